@@ -1,0 +1,95 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Check } from '../vocabulary/check.ts';
+import type { SensorType } from '../vocabulary/words.ts';
+
+/** What a check's result amounts to: the table and the result its likelihood is kept under. */
+export interface CheckReading {
+  readonly table: string;
+  readonly result: string;
+}
+
+/** Resistance of copper brought to 20 degC: R / (1 + a (T - 20)). */
+export const resistanceAt20 = (ohms: number, temperatureC: number, perKelvin: number): number =>
+  ohms / (1 + perKelvin * (temperatureC - 20));
+
+const resistance = (
+  check: Extract<Check, { check: 'meter.resistance' }>,
+  sensor: SensorType,
+  a: Assumptions,
+): CheckReading | null => {
+  if (check.of === 'new-part') return null;
+  if (check.of === 'harness') {
+    const table = 'meter.resistance.harness';
+    if (typeof check.ohms === 'string') return { table, result: check.ohms };
+    return { table, result: check.ohms > a.get('resistance.harness') ? 'open' : 'continuous' };
+  }
+  const table = `meter.resistance.${sensor}`;
+  if (typeof check.ohms === 'string') return { table, result: check.ohms };
+  if (check.ohms < a.get('resistance.short')) return { table, result: 'short' };
+  if (sensor === 'active') return { table, result: 'says-nothing' };
+  if (check.ohms > a.get('resistance.open')) return { table, result: 'open' };
+  const ohms = resistanceAt20(check.ohms, check.temperatureC ?? 20, a.get('resistance.copper'));
+  if (ohms < a.get('resistance.passive.low')) return { table, result: 'low' };
+  return { table, result: ohms > a.get('resistance.passive.high') ? 'high' : 'in-range' };
+};
+
+/**
+ * Judges a check by the kind of sensor it was made on. Null when the reading says nothing there: a ring that could
+ * not be seen, AC from an active sensor, the resistance of a new part.
+ */
+export const readCheck = (check: Check, sensor: SensorType, a: Assumptions): CheckReading | null => {
+  switch (check.check) {
+    case 'meter.resistance':
+      return resistance(check, sensor, a);
+    case 'meter.supply':
+      if (sensor === 'passive') return null;
+      return {
+        table: 'meter.supply',
+        result: check.volts >= a.get('supply.present') ? 'present' : check.volts < a.get('supply.absent') ? 'absent' : 'low',
+      };
+    case 'meter.ac': {
+      if (sensor === 'active') return null;
+      const atOneTurn = check.volts / Math.max(check.turnsPerSecond ?? 1, 0.2);
+      return {
+        table: 'meter.ac',
+        result: atOneTurn >= a.get('ac.good') ? 'good' : atOneTurn < a.get('ac.none') ? 'none' : 'weak',
+      };
+    }
+    case 'visual.ring':
+      return check.result === 'not-visible' ? null : { table: check.check, result: check.result };
+    case 'live':
+      return { table: 'live', result: check.pattern };
+    case 'battery': {
+      if (check.restingVolts == null && check.crankingVolts == null) return null;
+      const weak =
+        (check.restingVolts != null && check.restingVolts < a.get('battery.resting')) ||
+        (check.crankingVolts != null && check.crankingVolts < a.get('battery.cranking'));
+      return { table: 'battery', result: weak ? 'weak' : 'good' };
+    }
+    case 'tyres':
+      return null;
+    default:
+      return { table: check.check, result: check.result };
+  }
+};
+
+/** The result that says "nothing wrong here", for each table. */
+export const NORMAL_RESULT: Readonly<Record<string, string>> = {
+  'visual.ring': 'sound',
+  'visual.sensor': 'sound',
+  'visual.connector': 'sound',
+  'visual.harness': 'sound',
+  'bearing.play': 'none',
+  'bearing.noise': 'none',
+  wiggle: 'steady',
+  swap: 'fault-stayed',
+  'meter.resistance.passive': 'in-range',
+  'meter.resistance.active': 'says-nothing',
+  'meter.resistance.harness': 'continuous',
+  'meter.supply': 'present',
+  'meter.ac': 'good',
+  live: 'normal',
+  'clear-and-drive': 'stays-away',
+  battery: 'good',
+  tyres: 'match',
+};

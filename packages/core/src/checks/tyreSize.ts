@@ -1,0 +1,65 @@
+/** A tyre read from its sidewall. Lengths in millimetres. */
+export interface Tyre {
+  readonly width: number;
+  readonly rim: number;
+  readonly diameter: number;
+}
+
+const MM_PER_INCH = 25.4;
+/** Profile of a tyre whose size gives none, such as 7.50R16: nearly as high as wide. ISO 4000 full-profile series. */
+const FULL_PROFILE = 0.95;
+/** Old metric sizes without a profile, such as 185R14, are of the 80 series. */
+const METRIC_DEFAULT_PROFILE = 0.8;
+/** Rolling circumference is about 0.96-0.97 of that of the free tyre. Rule of thumb. */
+export const ROLLING_SHARE = 0.965;
+
+const metric = /^(?:LT|P|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)\b/i;
+const metricNoProfile = /^(\d{3})\s*(?:Z?R)\s*(\d{2})\b/i;
+const flotation = /^(?:LT)?\s*(\d{2}(?:[.,]\d{1,2})?)\s*[xX\u00D7*]\s*(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)?\s*(\d{2}(?:[.,]5)?)\b/i;
+const inches = /^(\d{1,2}[.,]\d{1,2})\s*(?:Z?R|-)\s*(\d{2}(?:[.,]5)?)\b/i;
+
+const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
+
+/**
+ * Reads a tyre size in any usual notation: `205/55 R16 91V`, `205/55ZR16`, `LT245/75R16`, `31x10.50R15`, `7.50R16`.
+ * Overall diameter of `W/A R D` is 25.4 D + 2 W A / 100 mm (ISO 4000-1). Null when it is no tyre size.
+ */
+export const parseTyreSize = (text: string): Tyre | null => {
+  const size = text.trim();
+  let match = metric.exec(size);
+  if (match) {
+    const width = number(match[1]);
+    const rim = number(match[3]) * MM_PER_INCH;
+    const aspect = number(match[2]);
+    if (width < 105 || width > 455 || aspect < 20 || aspect > 110) return null;
+    return { width, rim, diameter: rim + (2 * width * aspect) / 100 };
+  }
+  match = metricNoProfile.exec(size);
+  if (match) {
+    const width = number(match[1]);
+    const rim = number(match[2]) * MM_PER_INCH;
+    return { width, rim, diameter: rim + 2 * width * METRIC_DEFAULT_PROFILE };
+  }
+  match = flotation.exec(size);
+  if (match) {
+    const diameter = number(match[1]) * MM_PER_INCH;
+    const rim = number(match[3]) * MM_PER_INCH;
+    return rim < diameter ? { width: number(match[2]) * MM_PER_INCH, rim, diameter } : null;
+  }
+  match = inches.exec(size);
+  if (match) {
+    const width = number(match[1]) * MM_PER_INCH;
+    const rim = number(match[2]) * MM_PER_INCH;
+    return { width, rim, diameter: rim + 2 * width * FULL_PROFILE };
+  }
+  return null;
+};
+
+/** Rolling circumference in metres. */
+export const rollingCircumference = (tyre: Tyre): number => (ROLLING_SHARE * Math.PI * tyre.diameter) / 1000;
+
+/**
+ * Percentage by which a wheel with `tyre` reads low (negative) or high against one with `other`:
+ * a larger tyre turns slower and reads low by the ratio of diameters.
+ */
+export const readsAgainst = (tyre: Tyre, other: Tyre): number => (other.diameter / tyre.diameter - 1) * 100;

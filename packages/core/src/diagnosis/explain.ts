@@ -1,0 +1,62 @@
+import type { FactEffect } from '../vocabulary/advice.ts';
+import { CAUSE_SHORT } from '../vocabulary/inWords.ts';
+import { wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import type { Cause } from '../vocabulary/words.ts';
+import type { Evidence } from './finding.ts';
+import type { Posterior } from './posterior.ts';
+
+const odds = (p: number): number => {
+  const held = Math.min(1 - 1e-9, Math.max(1e-9, p));
+  return held / (1 - held);
+};
+
+/** Below this a factor is not worth saying. A matter of reading, not of judgement. */
+const SAID_FROM = 1.25;
+const SHOWN = 3;
+
+/** A factor on the odds, as people say it: `9 times likelier`, `4 times less likely`. */
+export const factorInWords = (factor: number): string => {
+  const size = factor >= 1 ? factor : 1 / factor;
+  const much = size >= 95 ? 'far' : `${size >= 9.5 ? Math.round(size) : Number(size.toFixed(1))} times`;
+  return factor >= 1 ? `${much} likelier` : much === 'far' ? 'all but ruled out' : `${much} less likely`;
+};
+
+/** One fact as the reasoning can leave it out: its path, its words, and the evidence without it. */
+export interface Removable {
+  readonly path: string;
+  readonly label: string;
+  readonly wheelEnd: WheelEnd | null;
+  readonly without: () => Posterior;
+}
+
+/** Evidence without the fact at `path`. */
+export const evidenceWithout = (evidence: Evidence, path: string): Evidence => ({
+  findings: evidence.findings.filter((finding) => finding.path !== path),
+  complaints: evidence.complaints.filter((complaint) => !complaint.paths.includes(path)),
+  shared: evidence.shared.filter((finding) => finding.path !== path),
+});
+
+/**
+ * How each fact moved the answer: the odds of the leading causes with it against the odds had it not been known, all
+ * else kept. The largest movements are named in words.
+ */
+export const explainFacts = (
+  facts: readonly Removable[],
+  whole: Posterior,
+  causes: ReadonlyArray<{ cause: Cause; wheelEnd: WheelEnd | null }>,
+  axles: number,
+): FactEffect[] =>
+  facts.map(({ path, label, wheelEnd, without }) => {
+    const rest = without();
+    const effects = causes
+      .map(({ cause, wheelEnd: end }) => {
+        const factor = odds(whole.chance(cause, end)) / odds(rest.chance(cause, end));
+        return { cause, wheelEnd: end, factor, words: `${CAUSE_SHORT[cause]}${end ? ` ${wheelEndInWords(end, axles)}` : ''} ${factorInWords(factor)}` };
+      })
+      .filter(({ factor }) => Math.max(factor, 1 / factor) >= SAID_FROM)
+      .sort((x, y) => Math.abs(Math.log(y.factor)) - Math.abs(Math.log(x.factor)));
+    const up = effects.filter((effect) => effect.factor > 1).slice(0, 2);
+    const down = effects.filter((effect) => effect.factor < 1).slice(0, up.length > 0 ? 1 : 2);
+    const said = [...up, ...down].map((effect) => effect.words).join('; ');
+    return { path, label, wheelEnd, effects: [...effects.slice(0, SHOWN), ...up.filter((e) => !effects.slice(0, SHOWN).includes(e))], said: said || 'changes little' };
+  });

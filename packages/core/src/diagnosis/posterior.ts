@@ -1,0 +1,193 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { DocketVehicle } from '../vocabulary/docket.ts';
+import type { Cause } from '../vocabulary/words.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import type { Architecture, ArchitectureGroup } from './architecture.ts';
+import type { Evidence, Finding } from './finding.ts';
+import { likelihood } from './likelihood.ts';
+import { causePrior, statePrior } from './priors.ts';
+import { causesAt, statesAt, type State } from './states.ts';
+
+/** One possible truth at a wheel end: how it is built, what is wrong there, what is wrong with what all wheels share. */
+export interface Belief {
+  readonly architecture: Architecture;
+  readonly state: State;
+  readonly shared: readonly Cause[];
+  readonly p: number;
+}
+
+export interface EndPosterior {
+  readonly wheelEnd: WheelEnd;
+  /** Chance that something is wrong here, a past event included. */
+  readonly odd: number;
+  readonly beliefs: readonly Belief[];
+}
+
+export interface Posterior {
+  readonly ends: readonly EndPosterior[];
+  readonly shared: ReadonlyMap<Cause, number>;
+  /** Marginal chance of a cause at a wheel end. */
+  chance(cause: Cause, wheelEnd: WheelEnd | null): number;
+}
+
+const SHARED_STATES: ReadonlyArray<readonly Cause[]> = [[], ['module'], ['supply'], ['module', 'supply']];
+
+/**
+ * Weight that correlated findings keep: of those sharing a mechanism at one wheel end the most telling counts in full,
+ * the others with a small power, so that three reports of one open circuit are not three proofs.
+ */
+const powersOf = (findings: readonly Finding[], architecture: Architecture, causes: readonly Cause[], repeat: number): number[] => {
+  const spread = findings.map((finding) => {
+    const logs = [null, ...causes].map((cause) => Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)));
+    return Math.max(...logs) - Math.min(...logs);
+  });
+  return findings.map((finding, i) => {
+    const stronger = findings.some((other, j) => j !== i && other.mechanism === finding.mechanism && ((spread[j] ?? 0) > (spread[i] ?? 0) || ((spread[j] ?? 0) === (spread[i] ?? 0) && j < i)));
+    return stronger ? repeat : 1;
+  });
+};
+
+interface EndTable {
+  readonly end: WheelEnd;
+  readonly states: readonly State[];
+  /** [shared][here as the corner complained of: 0 | 1][state] */
+  readonly weights: readonly (readonly Float64Array[])[];
+  /** [symptom subset][state]: chance that no complaint of the subset comes from this state. */
+  readonly silent: readonly Float64Array[];
+  /** [shared][here][subset] */
+  readonly sums: number[][][];
+}
+
+/**
+ * Exact posterior over what is wrong.
+ *
+ * Model: wheel ends are independent given the shared causes (controller, supply). Each wheel end has nothing, one
+ * cause or two. Findings at a wheel end depend on its state and the shared ones. Facts with no wheel end belong to one
+ * unknown corner, summed over. A complaint is brought about by any faulty wheel end or shared cause (noisy-or):
+ * its chance is one minus a product over wheel ends, so a set of complaints is a signed sum over subsets, each of
+ * which factorises. Unknown architecture is summed over with its odds, alike on both sides of an axle.
+ *
+ * Cost: groups x options x 4 shared x subsets x about 30 states, no sampling.
+ */
+export const posterior = (
+  groups: readonly ArchitectureGroup[],
+  evidence: Evidence,
+  vehicle: DocketVehicle,
+  today: string,
+  a: Assumptions,
+): Posterior => {
+  const { complaints } = evidence;
+  const subsets = 1 << complaints.length;
+  const repeat = a.get('correlation.repeat');
+  const adrift = evidence.findings.filter((finding) => finding.wheelEnd === null);
+  const allEnds = groups.flatMap((group) => group.ends);
+  const corners: ReadonlyArray<WheelEnd | null> = adrift.length > 0 ? allEnds : [null];
+
+  const tables: EndTable[][][] = groups.map((group) =>
+    group.options.map(({ architecture }) =>
+      group.ends.map((end) => {
+        const states = statesAt(end, architecture);
+        const causes = causesAt(end, architecture);
+        const own = evidence.findings.filter((finding) => finding.wheelEnd === end);
+        const weigh = (findings: readonly Finding[], shared: readonly Cause[]): Float64Array => {
+          const powers = powersOf(findings, architecture, [...causes, 'none-present'], repeat);
+          return Float64Array.from(states, (state) =>
+            findings.reduce((product, finding, i) => product * likelihood(finding, [...state, ...shared], architecture) ** (powers[i] ?? 1), 1),
+          );
+        };
+        const priors = states.map((state) => statePrior(state, (cause) => causePrior(cause, architecture, vehicle, today, a), a));
+        const total = priors.reduce((sum, p) => sum + p, 0);
+        const weights = SHARED_STATES.map((shared) =>
+          [own, [...own, ...adrift]].map((findings, here) =>
+            here === 1 && adrift.length === 0 ? new Float64Array(0) : weigh(findings, shared).map((w, i) => (w * (priors[i] ?? 0)) / total),
+          ),
+        );
+        const silent = Array.from({ length: subsets }, (_, subset) =>
+          Float64Array.from(states, (state) =>
+            complaints.reduce((product, complaint, g) => (subset & (1 << g) ? state.reduce((p, cause) => p * (1 - complaint.brings(cause, end)), product) : product), 1),
+          ),
+        );
+        const sums = weights.map((byHere) => byHere.map((w) => silent.map((s) => w.reduce((sum, x, i) => sum + x * (s[i] ?? 0), 0))));
+        return { end, states, weights, silent, sums };
+      }),
+    ),
+  );
+
+  const sharedWeights = SHARED_STATES.map((shared) => {
+    const set = new Set(shared);
+    const prior = (['module', 'supply'] as const).reduce((p, cause) => p * (set.has(cause) ? a.get(`prior.${cause}`) : 1 - a.get(`prior.${cause}`)), 1);
+    return evidence.shared.reduce((p, finding) => p * finding.seen(set), prior);
+  });
+  const sharedSilent = SHARED_STATES.map((shared) =>
+    Array.from({ length: subsets }, (_, subset) =>
+      complaints.reduce((product, complaint, g) => (subset & (1 << g) ? shared.reduce((p, cause) => p * (1 - complaint.brings(cause, null)), product * (1 - complaint.leak)) : product), 1),
+    ),
+  );
+  const sign = Array.from({ length: subsets }, (_, subset) => {
+    let bits = 0;
+    for (let s = subset; s; s &= s - 1) bits++;
+    return bits % 2 ? -1 : 1;
+  });
+
+  const mass = tables.map((options) => options.map((perEnd) => perEnd.map((table) => SHARED_STATES.map(() => new Float64Array(table.states.length)))));
+  const sharedMass = new Float64Array(SHARED_STATES.length);
+  let evidenceMass = 0;
+  for (let s = 0; s < SHARED_STATES.length; s++)
+    for (const corner of corners)
+      for (let subset = 0; subset < subsets; subset++) {
+        const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
+        if (factor === 0) continue;
+        const here = (end: WheelEnd) => (corner === end ? 1 : 0);
+        const optionMass = groups.map((group, g) =>
+          group.options.map(({ chance }, k) => (tables[g]?.[k] ?? []).reduce((p, table) => p * (table.sums[s]?.[here(table.end)]?.[subset] ?? 0), chance)),
+        );
+        const groupMass = optionMass.map((options) => options.reduce((sum, x) => sum + x, 0));
+        const total = groupMass.reduce((p, x) => p * x, factor);
+        evidenceMass += total;
+        sharedMass[s] = (sharedMass[s] ?? 0) + total;
+        groups.forEach((group, g) => {
+          const others = groupMass.reduce((p, x, other) => (other === g ? p : p * x), factor);
+          group.options.forEach((_, k) => {
+            const withOption = others * (optionMass[g]?.[k] ?? 0);
+            (tables[g]?.[k] ?? []).forEach((table, e) => {
+              const h = here(table.end);
+              const sum = table.sums[s]?.[h]?.[subset] ?? 0;
+              if (sum === 0) return;
+              const scale = withOption / sum;
+              const weights = table.weights[s]?.[h];
+              const silent = table.silent[subset];
+              const target = mass[g]?.[k]?.[e]?.[s];
+              if (!weights || !silent || !target) return;
+              for (let t = 0; t < target.length; t++) target[t] = (target[t] ?? 0) + scale * (weights[t] ?? 0) * (silent[t] ?? 0);
+            });
+          });
+        });
+      }
+
+  const ends: EndPosterior[] = groups.flatMap((group, g) =>
+    group.ends.map((wheelEnd, e) => {
+      const beliefs: Belief[] = [];
+      group.options.forEach(({ architecture }, k) => {
+        const table = tables[g]?.[k]?.[e];
+        SHARED_STATES.forEach((shared, s) => {
+          table?.states.forEach((state, t) => {
+            const p = Math.max(0, (mass[g]?.[k]?.[e]?.[s]?.[t] ?? 0) / evidenceMass);
+            if (p > 0) beliefs.push({ architecture, state, shared, p });
+          });
+        });
+      });
+      return { wheelEnd, odd: beliefs.reduce((sum, b) => (b.state.length > 0 ? sum + b.p : sum), 0), beliefs };
+    }),
+  );
+  const shared = new Map<Cause, number>(
+    (['module', 'supply'] as const).map((cause) => [cause, SHARED_STATES.reduce((sum, set, s) => (set.includes(cause) ? sum + (sharedMass[s] ?? 0) / evidenceMass : sum), 0)]),
+  );
+  return {
+    ends,
+    shared,
+    chance: (cause, wheelEnd) =>
+      wheelEnd === null
+        ? (shared.get(cause) ?? 0)
+        : (ends.find((end) => end.wheelEnd === wheelEnd)?.beliefs.reduce((sum, b) => (b.state.includes(cause) ? sum + b.p : sum), 0) ?? 0),
+  };
+};

@@ -1,0 +1,40 @@
+import type { CataloguePart, CatalogueSlice, JobNote } from '../vocabulary/catalogue.ts';
+import type { PartClass } from '../vocabulary/words.ts';
+import { axleOf, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+
+/**
+ * Whether a build date, known to the year, month or day, may lie within a range. A date that straddles the border is
+ * let through: it is not known to be outside.
+ */
+export const mayBeBuiltWithin = (buildDate: string | null | undefined, from: string | null, to: string | null): boolean => {
+  if (!buildDate) return true;
+  const overlap = (a: string, b: string) => Math.min(a.length, b.length);
+  if (from && buildDate.slice(0, overlap(buildDate, from)) < from.slice(0, overlap(buildDate, from))) return false;
+  return !(to && buildDate.slice(0, overlap(buildDate, to)) > to.slice(0, overlap(buildDate, to)));
+};
+
+/** Parts of a class that fit a wheel end of the slice's vehicle, built when it was. */
+export const fittingParts = (
+  slice: CatalogueSlice,
+  partClass: PartClass,
+  wheelEnd: WheelEnd,
+  buildDate: string | null | undefined,
+): CataloguePart[] => {
+  const numbers = new Set(
+    slice.applications
+      .filter((row) => row.wheelEnds.includes(wheelEnd) && mayBeBuiltWithin(buildDate, row.builtFrom, row.builtTo))
+      .map((row) => row.partNumber),
+  );
+  return slice.parts.filter((part) => part.partClass === partClass && numbers.has(part.number));
+};
+
+/** The part to offer first: on the shelf before to be ordered, good aftermarket before the other tiers, then the price. */
+export const preferredPart = (parts: readonly CataloguePart[]): CataloguePart | null => {
+  const rank = (part: CataloguePart): number =>
+    (part.stock > 0 ? 0 : 10) + (part.tier === 'good' ? 0 : part.tier === 'dealer' ? 1 : 2);
+  return [...parts].sort((x, y) => rank(x) - rank(y) || x.priceCents - y.priceCents)[0] ?? null;
+};
+
+/** How the work goes on this vehicle, where the catalogue says. */
+export const jobNote = (slice: CatalogueSlice, partClass: PartClass, wheelEnd: WheelEnd): JobNote | null =>
+  slice.jobs.find((job) => job.partClass === partClass && job.axle === axleOf(wheelEnd)) ?? null;

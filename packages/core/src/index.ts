@@ -1,0 +1,16 @@
+export * from './vocabulary/words.ts';
+export * from './vocabulary/wheelEnd.ts';
+export * from './vocabulary/tyreSizes.ts';
+export * from './vocabulary/check.ts';
+export * from './vocabulary/docket.ts';
+export * from './vocabulary/advice.ts';
+export * from './vocabulary/intakeReading.ts';
+export * from './vocabulary/catalogue.ts';
+export * from './vocabulary/badInput.ts';
+export * from './vocabulary/parse.ts';
+export * from './vocabulary/parseDocket.ts';
+export * from './vocabulary/inWords.ts';
+export * from './assumptions/assumptions.ts';
+export type { Judgement, JudgementTable } from './assumptions/judgement.ts';
+export { advise } from './advice/advise.ts';
+export * from './advice/knowledge.ts';

@@ -1,0 +1,175 @@
+import { z } from 'zod';
+import { CHECK_NAMES } from './check.ts';
+import { WheelEnd } from './wheelEnd.ts';
+import { Action, Cause, Caution, CodeRole, CodeStatus, PartClass, QuestionAbout } from './words.ts';
+
+const probability = z.number().min(0).max(1);
+const money = z.number();
+export const CheckNameWord = z.enum(CHECK_NAMES as [string, ...string[]]);
+
+export const ReadCode = z.object({
+  code: z.string(),
+  module: z.string().nullable(),
+  role: CodeRole,
+  wheelEnds: z.array(WheelEnd),
+  meaning: z.string(),
+  status: CodeStatus.nullable(),
+  /** Where the meaning comes from: the public standard, the words beside the code, or a maker's dictionary. */
+  source: z.string(),
+  /** What was forgiven in reading it, such as a letter O for a zero. */
+  corrected: z.string().nullable(),
+  /** For an echo: index of the root code that explains it. */
+  explainedBy: z.number().int().nullable(),
+});
+export type ReadCode = z.infer<typeof ReadCode>;
+
+export const RankedCause = z.object({ cause: Cause, wheelEnd: WheelEnd.nullable(), probability });
+export type RankedCause = z.infer<typeof RankedCause>;
+
+/** How one fact moved the answer. `factor` multiplies the odds of `cause`. */
+export const FactEffect = z.object({
+  /** Path of the fact in the docket, such as `checks[0]`. */
+  path: z.string(),
+  label: z.string(),
+  wheelEnd: WheelEnd.nullable(),
+  effects: z.array(
+    z.object({ cause: Cause, wheelEnd: WheelEnd.nullable(), factor: z.number(), words: z.string() }),
+  ),
+  said: z.string(),
+});
+export type FactEffect = z.infer<typeof FactEffect>;
+
+export const Verdict = z.object({
+  action: Action,
+  part: PartClass.nullable(),
+  wheelEnd: WheelEnd.nullable(),
+  check: CheckNameWord.nullable(),
+  cause: Cause.nullable(),
+  /** One sentence to say aloud. */
+  sentence: z.string(),
+  because: z.array(z.string()),
+});
+export type Verdict = z.infer<typeof Verdict>;
+
+export const AllIn = z.object({ mean: money, p10: money, p50: money, p90: money });
+export type AllIn = z.infer<typeof AllIn>;
+
+export const CostPart = z.object({
+  kind: z.enum(['parts', 'companions', 'labour', 'seizure', 'waiting', 'comeback']),
+  label: z.string(),
+  /** Expected money, already weighted by its chance. */
+  amount: money,
+});
+
+export const OrderLine = z.object({
+  partNumber: z.string().nullable(),
+  description: z.string(),
+  brand: z.string().nullable(),
+  tier: z.string().nullable(),
+  quantity: z.number().int().min(1),
+  unitPrice: money,
+  stock: z.number().int().nullable(),
+  bin: z.string().nullable(),
+  why: z.string(),
+});
+export type OrderLine = z.infer<typeof OrderLine>;
+
+export const Offer = z.object({
+  part: PartClass,
+  wheelEnd: WheelEnd,
+  cures: probability,
+  price: money,
+  labourHours: z.number().min(0),
+  allIn: AllIn,
+  costs: z.array(CostPart),
+  /** Chance that a separate sensor breaks when it is drawn out; null where none is drawn. */
+  seizure: probability.nullable(),
+  lines: z.array(OrderLine),
+  because: z.array(z.string()),
+});
+export type Offer = z.infer<typeof Offer>;
+
+export type PlanNode = {
+  do: 'check' | 'sell' | 'refer' | 'no-part';
+  check?: string | null | undefined;
+  part?: z.infer<typeof PartClass> | null | undefined;
+  wheelEnd?: string | null | undefined;
+  label: string;
+  chance: number;
+  expectedCost: number;
+  then: Array<{ when: string; chance: number; next: PlanNode | null }>;
+};
+export const PlanNode: z.ZodType<PlanNode> = z.object({
+  do: z.enum(['check', 'sell', 'refer', 'no-part']),
+  check: CheckNameWord.nullish(),
+  part: PartClass.nullish(),
+  wheelEnd: WheelEnd.nullish(),
+  label: z.string(),
+  /** Chance of reaching this step. */
+  chance: probability,
+  /** Expected cost from here on, in the shop's currency. */
+  expectedCost: money,
+  get then() {
+    return z.array(z.object({ when: z.string(), chance: probability, next: z.nullable(PlanNode) }));
+  },
+});
+
+export const Plan = z.object({
+  /** What the best first step is expected to save over the best sale without any check. */
+  worth: money,
+  school: z.string(),
+  step: PlanNode.nullable(),
+  /** Minutes and how-to of the next check, if there is one. */
+  next: z
+    .object({ minutes: z.number(), how: z.array(z.string()), results: z.array(z.object({ result: z.string(), means: z.string() })) })
+    .nullable(),
+});
+export type Plan = z.infer<typeof Plan>;
+
+export const Question = z.object({
+  about: QuestionAbout,
+  ask: z.string(),
+  because: z.string(),
+  /** Answers one can give with one key; empty where it must be typed. */
+  answers: z.array(z.object({ label: z.string(), value: z.string() })),
+});
+export type Question = z.infer<typeof Question>;
+
+export const HandOver = z.object({
+  access: z.array(z.string()),
+  tools: z.array(z.string()),
+  steps: z.array(z.string()),
+  torques: z.array(z.object({ what: z.string(), figure: z.string(), singleUse: z.boolean() })),
+  proof: z.array(z.string()),
+  cautions: z.array(z.object({ caution: Caution, words: z.string() })),
+});
+export type HandOver = z.infer<typeof HandOver>;
+
+/** The whole answer to a docket; the screen, the API and the command line all show this and compute nothing. */
+export const Advice = z.object({
+  format: z.literal('hardy-spoke/advice'),
+  version: z.literal(1),
+  wheelEnd: WheelEnd.nullable(),
+  /** Odds that something is wrong at each wheel end. */
+  corners: z.array(z.object({ wheelEnd: WheelEnd, probability, words: z.string() })),
+  codes: z.array(ReadCode),
+  causes: z.array(RankedCause),
+  verdict: Verdict,
+  plan: Plan,
+  offers: z.array(Offer),
+  cautions: z.array(Caution),
+  questions: z.array(Question),
+  facts: z.array(FactEffect),
+  conflicts: z.array(z.object({ texts: z.array(z.string()), because: z.string() })),
+  /** The vehicle as the reasoning saw it, catalogue entries filled in. */
+  vehicle: z.object({
+    name: z.string().nullable(),
+    axles: z.number().int(),
+    steeringSide: z.enum(['left', 'right']).nullable(),
+    driveline: z.string().nullable(),
+    wheelEnds: z.array(z.object({ wheelEnd: WheelEnd, sensing: z.string() })),
+  }),
+  /** For the chosen offer, or else the verdict's. Null while nothing is to be handed over. */
+  handOver: HandOver.nullable(),
+});
+export type Advice = z.infer<typeof Advice>;

@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { WheelEnd } from './wheelEnd.ts';
+import { TyreSizes } from './tyreSizes.ts';
+
+const at = { wheelEnd: WheelEnd.nullish() };
+
+export const RingLook = z.enum([
+  'sound',
+  'cracked',
+  'loose',
+  'missing-teeth',
+  'rusted',
+  'dirty',
+  'not-visible',
+]);
+export const SensorLook = z.enum([
+  'sound',
+  'broken',
+  'corroded',
+  'rubbed',
+  'metal-on-tip',
+  'loose',
+  'lead-damaged',
+]);
+export const ConnectorLook = z.enum(['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair']);
+export const HarnessLook = z.enum(['sound', 'chafed', 'cut', 'corroded', 'earlier-repair']);
+export const BearingPlay = z.enum(['none', 'slight', 'clear']);
+export const BearingNoise = z.enum(['none', 'growl']);
+export const WiggleResult = z.enum(['steady', 'changes']);
+export const SwapResult = z.enum(['fault-stayed', 'fault-followed']);
+export const LivePattern = z.enum([
+  'normal',
+  'no-signal',
+  'drops-out',
+  'once-per-turn',
+  'reads-high',
+  'reads-low',
+  'weak-at-low-speed',
+  'noisy',
+]);
+export type LivePattern = z.infer<typeof LivePattern>;
+export const DriveResult = z.enum(['stays-away', 'back-at-once', 'back-when-driven', 'back-on-bumps']);
+export const ResistanceOf = z.enum(['sensor', 'harness', 'new-part']);
+
+/** One check made on the vehicle or on the counter, with its result. Units: ohm, V, degC, turns/s, %. */
+export const Check = z.discriminatedUnion('check', [
+  z.object({
+    check: z.literal('meter.resistance'),
+    ...at,
+    of: ResistanceOf.default('sensor'),
+    ohms: z.union([z.number().min(0).max(1e9), z.enum(['open', 'short', 'unstable'])]),
+    temperatureC: z.number().min(-60).max(200).nullish(),
+  }),
+  z.object({ check: z.literal('meter.supply'), ...at, volts: z.number().min(-1).max(60) }),
+  z.object({
+    check: z.literal('meter.ac'),
+    ...at,
+    volts: z.number().min(0).max(200),
+    turnsPerSecond: z.number().min(0).max(50).nullish(),
+  }),
+  z.object({ check: z.literal('wiggle'), ...at, result: WiggleResult }),
+  z.object({ check: z.literal('swap'), ...at, with: WheelEnd.nullish(), result: SwapResult }),
+  z.object({ check: z.literal('visual.ring'), ...at, result: RingLook }),
+  z.object({ check: z.literal('visual.sensor'), ...at, result: SensorLook }),
+  z.object({ check: z.literal('visual.connector'), ...at, result: ConnectorLook }),
+  z.object({ check: z.literal('visual.harness'), ...at, result: HarnessLook }),
+  z.object({ check: z.literal('bearing.play'), ...at, result: BearingPlay }),
+  z.object({ check: z.literal('bearing.noise'), ...at, result: BearingNoise }),
+  z.object({ check: z.literal('tyres'), ...at, sizes: TyreSizes }),
+  z.object({
+    check: z.literal('live'),
+    ...at,
+    pattern: LivePattern,
+    percent: z.number().min(-100).max(1000).nullish(),
+    growsWithSpeed: z.boolean().nullish(),
+  }),
+  z.object({ check: z.literal('clear-and-drive'), ...at, result: DriveResult }),
+  z.object({
+    check: z.literal('battery'),
+    ...at,
+    restingVolts: z.number().min(0).max(60).nullish(),
+    crankingVolts: z.number().min(0).max(60).nullish(),
+  }),
+]);
+export type Check = z.infer<typeof Check>;
+export type CheckName = Check['check'];
+export const CHECK_NAMES = Check.options.map((option) => option.shape.check.value) as CheckName[];

@@ -1,0 +1,160 @@
+import { z } from 'zod';
+import { Check } from './check.ts';
+import { TyreSizes } from './tyreSizes.ts';
+import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
+import {
+  Cause,
+  CodeStatus,
+  Cured,
+  Driveline,
+  EventName,
+  Knuckle,
+  Mounting,
+  PartClass,
+  SaltExposure,
+  SensorType,
+  Side,
+  Symptom,
+  Target,
+} from './words.ts';
+
+const text = (max: number) => z.string().max(max);
+
+/** What is known of the sensing at one axle or wheel end. Null or absent: not known. */
+export const WheelEndArchitecture = z.object({
+  sensor: SensorType.nullish(),
+  mounting: Mounting.nullish(),
+  target: Target.nullish(),
+  ringSoldAlone: z.boolean().nullish(),
+});
+export type WheelEndArchitecture = z.infer<typeof WheelEndArchitecture>;
+
+/** A date known to the year, the month or the day. */
+export const PartialDate = z
+  .string()
+  .regex(
+    /^\d{4}(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/,
+    'is not a date; write YYYY, YYYY-MM or YYYY-MM-DD',
+  );
+
+export const DocketVehicle = z.object({
+  catalogueId: text(80).nullish(),
+  name: text(200).nullish(),
+  vin: text(40).nullish(),
+  fleetNumber: text(40).nullish(),
+  plate: text(40).nullish(),
+  axles: z.number().int().min(1).max(MAX_AXLES).nullish(),
+  steeringSide: Side.nullish(),
+  trafficSide: Side.nullish(),
+  buildDate: PartialDate.nullish(),
+  driveline: Driveline.nullish(),
+  saltExposure: SaltExposure.nullish(),
+  knuckle: Knuckle.nullish(),
+  distanceKm: z.number().min(0).max(5e6).nullish(),
+  electric: z.boolean().nullish(),
+  wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture).nullish(),
+  tyres: TyreSizes.nullish(),
+});
+export type DocketVehicle = z.infer<typeof DocketVehicle>;
+
+export const DocketCode = z.object({
+  module: text(80).nullish(),
+  code: text(60),
+  text: text(400).nullish(),
+  status: CodeStatus.nullish(),
+  wheelEnd: WheelEnd.nullish(),
+});
+export type DocketCode = z.infer<typeof DocketCode>;
+
+export const HistoryEvent = z.object({
+  event: EventName,
+  wheelEnd: WheelEnd.nullish(),
+  daysAgo: z.number().min(0).max(36525).nullish(),
+  cured: Cured.nullish(),
+  daysUntilReturn: z.number().min(0).max(36525).nullish(),
+});
+export type HistoryEvent = z.infer<typeof HistoryEvent>;
+
+/** A way the shop likes to work: a cost policy, not separate code. */
+export const School = z.enum(['test-first', 'sell-likely']);
+export type School = z.infer<typeof School>;
+
+/**
+ * Overrides for this docket. `assumptions` takes any key of the assumptions table; the named fields are the ones
+ * people change daily. Money is in the shop's currency.
+ */
+export const DocketOptions = z.looseObject({
+  labourRate: z.number().min(0).max(1000).nullish(),
+  school: School.nullish(),
+  prices: z.partialRecord(PartClass, z.number().min(0).max(100000)).nullish(),
+  stock: z.partialRecord(PartClass, z.number().int().min(0)).nullish(),
+  assumptions: z.record(z.string(), z.number()).nullish(),
+});
+export type DocketOptions = z.infer<typeof DocketOptions>;
+
+export const CustomerKind = z.enum(['garage', 'fleet', 'self']);
+export const Customer = z.object({
+  name: text(120).nullish(),
+  phone: text(40).nullish(),
+  kind: CustomerKind.nullish(),
+});
+
+/** The offer the customer took. Figures are as shown when it was taken, so that a later price change rewrites nothing. */
+export const ChosenOffer = z.object({
+  part: PartClass,
+  wheelEnd: WheelEnd,
+  partNumber: text(60).nullish(),
+  price: z.number().min(0),
+  allInMean: z.number().min(0),
+  cures: z.number().min(0).max(1),
+});
+export type ChosenOffer = z.infer<typeof ChosenOffer>;
+
+export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
+export const OutcomeResult = z.enum(OUTCOME_RESULTS);
+export type OutcomeResult = z.infer<typeof OutcomeResult>;
+
+/** What happened in the end: the thing the next answer learns from. */
+export const Outcome = z.object({
+  result: OutcomeResult,
+  trueCause: Cause.nullish(),
+  note: text(1000).nullish(),
+});
+export type Outcome = z.infer<typeof Outcome>;
+
+const list = <T extends z.ZodType>(item: T, max: number) => z.array(item).max(max).nullish();
+
+/** One customer's job. Absent and null both mean not known. */
+export const Docket = z.object({
+  format: z.literal('hardy-spoke/docket'),
+  version: z.literal(1),
+  vehicle: DocketVehicle.nullish(),
+  codes: list(DocketCode, 500),
+  symptoms: list(Symptom, 50),
+  history: list(HistoryEvent, 100),
+  checks: list(Check, 200),
+  wheelEnd: WheelEnd.nullish(),
+  options: DocketOptions.nullish(),
+  /** The customer's own words, as typed or pasted. */
+  words: text(20000).nullish(),
+  /** Words the reading could not use; kept visible. */
+  leftOver: list(text(400), 200),
+  /** Corner phrases as read, so that a disagreement stays on the docket until it is answered. */
+  positions: list(
+    z.object({
+      text: text(200),
+      wheelEnds: z.array(WheelEnd).max(20),
+      needs: z.enum(['steeringSide', 'trafficSide', 'axle', 'side']).nullish(),
+      role: z.enum(['corner', 'past', 'denied']).nullish(),
+      joinedBy: z.enum(['and', 'or', 'so']).nullish(),
+    }),
+    50,
+  ),
+  customer: Customer.nullish(),
+  chosen: ChosenOffer.nullish(),
+  outcome: Outcome.nullish(),
+});
+export type Docket = z.infer<typeof Docket>;
+
+/** An empty docket: nothing is known yet. */
+export const emptyDocket = (): Docket => ({ format: 'hardy-spoke/docket', version: 1 });

@@ -1,0 +1,118 @@
+import type { CheckName } from './check.ts';
+import type { Caution, Cause, EventName, PartClass, Symptom } from './words.ts';
+
+/** Each cause as a counter person would say it. */
+export const CAUSE_IN_WORDS: Readonly<Record<Cause, string>> = {
+  sensor: 'the wheel speed sensor',
+  ring: 'the tone ring',
+  encoder: 'the magnetic encoder',
+  bearing: 'the wheel bearing',
+  wiring: 'the wiring or its connector',
+  seating: 'a sound sensor held off its target',
+  tyre: 'the tyre',
+  'mismatched-part': 'a part of the wrong kind',
+  sender: 'the sender',
+  module: 'the brake controller',
+  supply: 'the battery or supply',
+  'none-present': 'a past event, nothing wrong now',
+};
+
+export const CAUSE_SHORT: Readonly<Record<Cause, string>> = {
+  sensor: 'sensor',
+  ring: 'tone ring',
+  encoder: 'encoder',
+  bearing: 'bearing',
+  wiring: 'wiring',
+  seating: 'seating',
+  tyre: 'tyre',
+  'mismatched-part': 'wrong part fitted',
+  sender: 'sender',
+  module: 'controller',
+  supply: 'supply',
+  'none-present': 'past event',
+};
+
+export const PART_IN_WORDS: Readonly<Record<PartClass, string>> = {
+  sensor: 'wheel speed sensor',
+  'tone-ring': 'tone ring',
+  'hub-assembly': 'hub assembly',
+  'axle-shaft': 'drive shaft',
+  'connector-kit': 'connector repair kit',
+  sender: 'sender',
+};
+
+export const SYMPTOM_IN_WORDS: Readonly<Record<Symptom, string>> = {
+  'lamp.abs': 'anti-lock lamp on',
+  'lamp.brake': 'brake lamp on',
+  'lamp.traction': 'traction lamp on',
+  'lamp.awd': 'all-wheel-drive lamp on',
+  'lamp.rear-abs': 'rear anti-lock lamp on',
+  'message.driver-assist': 'driver-assist message',
+  'message.tyre-monitor': 'tyre monitor message',
+  'abs.activates-when-stopping': 'pedal pulses when stopping',
+  'speedometer.dead': 'speedometer dead',
+  'speedometer.erratic': 'speedometer jumps',
+  'shifting.bad': 'gearbox shifts badly',
+  'noise.wheel': 'wheel growls',
+  'steering.heavy': 'steering heavy',
+};
+
+export const EVENT_IN_WORDS: Readonly<Record<EventName, string>> = {
+  'tyre-replaced': 'new tyre',
+  'sensor-replaced': 'new sensor',
+  'ring-replaced': 'new tone ring',
+  'hub-replaced': 'new hub',
+  'connector-repaired': 'connector repaired',
+  'sender-replaced': 'new sender',
+  'suspension-work': 'suspension work',
+  'brake-work': 'brake work',
+  'axle-shaft-work': 'drive shaft work',
+  'battery-replaced': 'new battery',
+  'battery-flat': 'battery went flat',
+};
+
+export const CHECK_IN_WORDS: Readonly<Record<CheckName, string>> = {
+  'meter.resistance': 'meter the resistance',
+  'meter.supply': 'meter the supply at the open plug',
+  'meter.ac': 'meter the AC output by hand',
+  wiggle: 'wiggle the lead',
+  swap: 'swap left and right',
+  'visual.ring': 'look at the tone ring',
+  'visual.sensor': 'look at the sensor tip',
+  'visual.connector': 'look inside the connector',
+  'visual.harness': 'look along the loom',
+  'bearing.play': 'rock the wheel for play',
+  'bearing.noise': 'spin the wheel and listen',
+  tyres: 'compare the tyre sizes',
+  live: 'compare live wheel speeds',
+  'clear-and-drive': 'clear the code and drive',
+  battery: 'test the battery',
+};
+
+/** The words of each caution. They defer to the maker's data and to licensed people. */
+export const CAUTION_IN_WORDS: Readonly<Record<Caution, string>> = {
+  'stop-driving':
+    'Do not drive. A bearing with play or a growl can let go of the wheel. Refer to a workshop now.',
+  'abs-inactive':
+    'Anti-lock and stability control may be off: longer stops, and the vehicle can skid. Drive accordingly and have it fixed soon.',
+  lifting:
+    'Lift only on rated points, on level ground, with stands and chocks. Never work under a vehicle held by a jack.',
+  'single-use-fasteners':
+    'Fit new single-use bolts and nuts. Tighten by torque wrench to the maker\u2019s figure; wheel bolts crosswise.',
+  'seizure-risk':
+    'The old sensor may snap in its bore. Soak it first and allow time. Penetrating oil and brake cleaner need fresh air and no flame.',
+  'encoder-magnets':
+    'Keep swarf and magnets away from the encoder. Do not wash a bearing, and keep a split bearing pressed together.',
+  alignment: 'Have the wheel alignment checked after the knuckle or strut was disturbed.',
+  'high-voltage': 'Orange cables are for trained people only.',
+  'licensed-work':
+    'Reference only: the maker\u2019s service data and local law come first. Where brake work is reserved for licensed people, they do it. Do not hang a caliper by its hose; keep grease off discs and pads; do not breathe or blow brake dust.',
+};
+
+/** A probability as counter people say it: `about 7 in 10`. */
+export const chanceInWords = (p: number): string => {
+  if (p >= 0.985) return 'almost certain';
+  if (p < 0.015) return 'hardly ever';
+  if (p < 0.095) return `about ${Math.max(1, Math.round(p * 100))} in 100`;
+  return `about ${Math.min(9, Math.max(1, Math.round(p * 10)))} in 10`;
+};

@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { Check } from './check.ts';
+import { DocketCode, DocketVehicle, HistoryEvent } from './docket.ts';
+import { TyreSizes } from './tyreSizes.ts';
+import { WheelEnd } from './wheelEnd.ts';
+import { PositionNeed, Symptom } from './words.ts';
+
+export const PositionRole = z.enum(['corner', 'past', 'denied']);
+
+export const ReadPosition = z.object({
+  text: z.string(),
+  wheelEnds: z.array(WheelEnd),
+  needs: PositionNeed.nullable(),
+  role: PositionRole.optional(),
+  /** The word that ties it to the position before. */
+  joinedBy: z.enum(['and', 'or', 'so']).nullish(),
+});
+export type ReadPosition = z.infer<typeof ReadPosition>;
+
+export const PositionConflict = z.object({ texts: z.array(z.string()), because: z.string() });
+export type PositionConflict = z.infer<typeof PositionConflict>;
+
+export const ChipKind = z.enum([
+  'vehicle',
+  'code',
+  'corner',
+  'complaint',
+  'history',
+  'check',
+  'tyre',
+  'left-over',
+]);
+
+/** One thing read, with the words it came from (`start` and `end` are character offsets into the text). */
+export const Chip = z.object({
+  kind: ChipKind,
+  label: z.string(),
+  words: z.string(),
+  start: z.number().int(),
+  end: z.number().int(),
+  note: z.string().nullable(),
+});
+export type Chip = z.infer<typeof Chip>;
+
+/** What was read from free text or a scan report. */
+export const IntakeReading = z.object({
+  format: z.literal('hardy-spoke/intake'),
+  version: z.literal(1),
+  positions: z.array(ReadPosition),
+  conflicts: z.array(PositionConflict),
+  codes: z.array(DocketCode),
+  symptoms: z.array(Symptom),
+  history: z.array(HistoryEvent),
+  checks: z.array(Check),
+  tyres: TyreSizes,
+  vehicle: DocketVehicle,
+  leftOver: z.array(z.string()),
+  chips: z.array(Chip),
+  notes: z.array(z.string()),
+});
+export type IntakeReading = z.infer<typeof IntakeReading>;
