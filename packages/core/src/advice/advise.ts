@@ -140,7 +140,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
 
   const echoesOnly = codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');
   const shared = { module: whole.chance('module', null), supply: whole.chance('supply', null) };
-  const { verdict, plan } = decide({ docket: filled, wheelEnd, axles, causes, shared, plan: main?.plan ?? null, conflicts: corner.conflicts, echoesOnly, ends, codes, a });
+  const { verdict, plan } = decide({ docket: filled, wheelEnd, axles, causes, shared, plan: main?.plan ?? null, conflicts: corner.conflicts, echoesOnly, ends, codes, currency: knowledge.currency, a });
   const encoder = main !== null && !hasRing(main.architecture);
   const cautions = cautionsFor(filled, codes, offers, verdict, encoder, a);
   const leading = causes.filter(({ probability }) => probability >= 0.01).slice(0, 10);
@@ -149,13 +149,14 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     whole,
     leading,
     axles,
-  ).map((fact) => ({ ...fact, label: evidence.findings.find((f) => f.path === fact.path)?.label ?? evidence.complaints.find((c) => c.paths.includes(fact.path))?.label ?? evidence.shared.find((s) => s.path === fact.path)?.label ?? fact.label }));
+  ).map((fact) => ({ ...fact, label: (evidence.findings.find((f) => f.path === fact.path && !f.isNormal) ?? evidence.findings.find((f) => f.path === fact.path))?.label ?? evidence.complaints.find((c) => c.paths.includes(fact.path))?.label ?? evidence.shared.find((s) => s.path === fact.path)?.label ?? fact.label }));
   const handed = docket.chosen ?? (verdict.part && verdict.wheelEnd ? { part: verdict.part, wheelEnd: verdict.wheelEnd } : null);
   const tyreChance = wheelEnd ? whole.chance('tyre', wheelEnd) : 0;
 
   return {
     format: 'hardy-spoke/advice',
     version: 1,
+    currency: knowledge.currency,
     wheelEnd,
     corners: whole.ends.map((end) => ({ wheelEnd: end.wheelEnd, probability: Math.min(1, end.odd), words: wheelEndInWords(end.wheelEnd, axles) })),
     codes: codes.map(({ signal: _signal, voltage: _voltage, grammar: _grammar, ...code }) => code),

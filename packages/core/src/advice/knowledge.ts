@@ -9,6 +9,8 @@ export interface Knowledge {
   /** The shop's overrides of the assumptions. */
   readonly overrides: Readonly<Record<string, number>>;
   readonly school: School;
+  /** ISO 4217 letters of the shop's currency. */
+  readonly currency: string;
   /** Today as YYYY-MM-DD: the core has no clock. */
   readonly today: string;
 }
@@ -19,6 +21,7 @@ export const bareKnowledge = (today: string): Knowledge => ({
   dictionary: [],
   overrides: {},
   school: 'test-first',
+  currency: 'EUR',
   today,
 });
 

@@ -9,6 +9,7 @@ import type { Plan, PlanNode, RankedCause, Verdict } from '../vocabulary/advice.
 import type { CheckName } from '../vocabulary/check.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { CAUSE_IN_WORDS, CHECK_IN_WORDS, PART_IN_WORDS, chanceInWords } from '../vocabulary/inWords.ts';
+import { moneyInWords } from '../vocabulary/money.ts';
 import { wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 
@@ -23,6 +24,7 @@ interface Situation {
   readonly echoesOnly: boolean;
   readonly ends: readonly WheelEnd[];
   readonly codes: readonly UnderstoodCode[];
+  readonly currency: string;
   readonly a: Assumptions;
 }
 
@@ -47,6 +49,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   const top = causes[0] ?? null;
   const place = wheelEnd ? wheelEndInWords(wheelEnd, axles) : '';
   const school: School = plan?.school ?? docket.options?.school ?? 'test-first';
+  const money = (amount: number) => moneyInWords(amount, s.currency);
   const minutes = (check: CheckName) => a.get(`check.minutes.${check}`);
   const asPlan = (step: PlanNode | null, check: CheckName | null, worth = 0): Plan => ({
     worth, school, step, next: check ? guideFor(check, minutes(check)) : null,
@@ -99,8 +102,8 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
     return {
       verdict: {
         ...base, action: 'check', check, part: likely,
-        sentence: `${capital(place)}: before selling, ${CHECK_IN_WORDS[check]}. It takes ${minutes(check)} minutes and saves about ${Math.round(plan.worth)} on this job.`,
-        because: [odds, `worth ${Math.round(plan.worth)} more than it costs: its result changes what to sell`],
+        sentence: `${capital(place)}: before selling, ${CHECK_IN_WORDS[check]}. It takes ${minutes(check)} minutes and saves about ${money(plan.worth)} on this job.`,
+        because: [odds, `worth ${money(plan.worth)} more than it costs: its result changes what to sell`],
       },
       plan: asPlan(plan.step, check, plan.worth),
     };
@@ -120,7 +123,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
     }
     if (fix)
       return {
-        verdict: { ...base, action: 'no-part', sentence: `${capital(place)}: no part from the shelf. ${capital(WORK_IN_WORDS[fix.work])}.`, because: [odds, `that is the cheapest way to cure it: about ${Math.round(fix.cost)}`] },
+        verdict: { ...base, action: 'no-part', sentence: `${capital(place)}: no part from the shelf. ${capital(WORK_IN_WORDS[fix.work])}.`, because: [odds, `that is the cheapest way to cure it: about ${money(fix.cost)}`] },
         plan: asPlan(plan.step, null),
       };
   }

@@ -16,7 +16,7 @@ export const ROLLING_SHARE = 0.965;
 const metric = /^(?:LT|P|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)\b/i;
 const metricNoProfile = /^(\d{3})\s*(?:Z?R)\s*(\d{2})\b/i;
 const flotation = /^(?:LT)?\s*(\d{2}(?:[.,]\d{1,2})?)\s*[xX\u00D7*]\s*(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)?\s*(\d{2}(?:[.,]5)?)\b/i;
-const inches = /^(\d{1,2}[.,]\d{1,2})\s*(?:Z?R|-)\s*(\d{2}(?:[.,]5)?)\b/i;
+const inches = /^(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)\s*(\d{2}(?:[.,]5)?)\b/i;
 
 const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
 

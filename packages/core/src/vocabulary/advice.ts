@@ -149,6 +149,8 @@ export type HandOver = z.infer<typeof HandOver>;
 export const Advice = z.object({
   format: z.literal('hardy-spoke/advice'),
   version: z.literal(1),
+  /** ISO 4217 letters; all money in the advice is in it. */
+  currency: z.string(),
   wheelEnd: WheelEnd.nullable(),
   /** Odds that something is wrong at each wheel end. */
   corners: z.array(z.object({ wheelEnd: WheelEnd, probability, words: z.string() })),

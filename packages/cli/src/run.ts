@@ -1,0 +1,48 @@
+import { advise, BadInput, bareIntake, bareKnowledge, parse, parseDocket, readIntake, Side, type Advice, type IntakeReading } from '@hardy/core';
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import { readSource } from './readSource.ts';
+
+const USAGE = 'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N]';
+
+const Axles = z.coerce.number().int().min(1).max(9);
+
+const day = (now: Date): string => now.toISOString().slice(0, 10);
+
+const jsonFrom = async (file: string): Promise<unknown> => {
+  const text = await readSource(file);
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw new BadInput(file, `is not JSON: ${(error as Error).message}; a docket is a JSON file`);
+  }
+};
+
+const options = (args: readonly string[]) => {
+  try {
+    return parseArgs({ args: [...args], allowPositionals: true, options: { steering: { type: 'string' }, traffic: { type: 'string' }, axles: { type: 'string' } } });
+  } catch (error) {
+    throw new BadInput('', `${(error as Error).message}; ${USAGE}`);
+  }
+};
+
+/**
+ * Runs one command and returns what it prints.
+ * @throws BadInput for anything the user can mend.
+ */
+export const run = async (args: readonly string[], now: Date): Promise<Advice | IntakeReading> => {
+  const [command, ...rest] = args;
+  const { values, positionals } = options(rest);
+  const [file, extra] = positionals;
+  const known = command === 'advise' || command === 'intake';
+  if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
+  if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
+  if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
+  const side = (value: string | undefined, name: string) => (value === undefined ? null : parse(Side, value, name));
+  return readIntake(await readSource(file), {
+    ...bareIntake(day(now)),
+    steeringSide: side(values.steering, '--steering'),
+    trafficSide: side(values.traffic, '--traffic'),
+    axles: values.axles === undefined ? null : parse(Axles, values.axles, '--axles'),
+  });
+};

@@ -1,0 +1,24 @@
+import type { CatalogueVehicle, DictionaryEntry, FleetVehicle } from '../vocabulary/catalogue.ts';
+import type { Side } from '../vocabulary/words.ts';
+
+/** What intake may know before it reads: the customer's vehicle so far, and the lists names are looked up in. */
+export interface IntakeContext {
+  readonly steeringSide: Side | null;
+  readonly trafficSide: Side | null;
+  readonly axles: number | null;
+  readonly vehicles: readonly CatalogueVehicle[];
+  readonly fleet: readonly FleetVehicle[];
+  readonly dictionary: readonly DictionaryEntry[];
+  /** Today as YYYY-MM-DD, for "at Easter" and "3 weeks ago". */
+  readonly today: string;
+}
+
+export const bareIntake = (today: string): IntakeContext => ({
+  steeringSide: null,
+  trafficSide: null,
+  axles: null,
+  vehicles: [],
+  fleet: [],
+  dictionary: [],
+  today,
+});

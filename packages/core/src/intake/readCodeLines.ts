@@ -1,0 +1,129 @@
+import { isBrakeController, isWheelSpeedText, meaningInText } from '../codes/codeTexts.ts';
+import { lexicon } from '../text/lexicon.ts';
+import { tokenise } from '../text/tokens.ts';
+import type { DocketCode } from '../vocabulary/docket.ts';
+import type { Chip } from '../vocabulary/intakeReading.ts';
+import type { CodeStatus } from '../vocabulary/words.ts';
+import type { SourceText } from './sourceText.ts';
+import { scanCodes, type FoundCode } from './scanCodes.ts';
+
+const STATUS = lexicon<CodeStatus>([
+  ['active|current|present|confirmed|currently present|permanent|static|now', 'active'],
+  ['stored|memory|saved|memorised|in memory|stored code', 'stored'],
+  ['pending|not confirmed|maturing|test not complete', 'pending'],
+  ['history|historic|historical|passive|inactive|not active|not present|past|previous|previously active|not currently present', 'history'],
+]);
+
+const HEADING_WORDS = lexicon<true>([
+  ['abs|anti lock|antilock|ebs|esp|engine|transmission|gearbox|airbag|restraint|body|steering|power steering|park brake|parking brake|transfer case|camera|instrument|instruments|cluster|dash|radar|climate|gateway|brake|brakes|stability|trailer|tyre monitor|suspension|central electronics|lighting|doors|hvac|immobiliser|driver assist|all wheel drive|awd|tail lift|tachograph|retarder|module|control unit|controller|ecu|system', true],
+]);
+
+export interface CodeLine {
+  readonly code: DocketCode;
+  readonly chip: Chip;
+  /** Where the description stands, when it is one: not the customer's words. */
+  readonly description: { start: number; end: number } | null;
+}
+
+interface Line {
+  readonly text: string;
+  readonly start: number;
+  readonly codes: readonly FoundCode[];
+}
+
+const linesOf = (text: string, known: (code: string) => boolean): Line[] => {
+  const out: Line[] = [];
+  let start = 0;
+  for (const raw of text.split('\n')) {
+    const line = raw.endsWith('\r') ? raw.slice(0, -1) : raw;
+    // A code stands near others of its line; lines of many thousand characters are cut so that one cannot stall us.
+    for (let at = 0; at < Math.max(1, line.length); at += MAX_LINE) {
+      const piece = line.slice(at, at + MAX_LINE);
+      out.push({ text: piece, start: start + at, codes: /\d/.test(piece) ? scanCodes(piece, known) : [] });
+    }
+    start += raw.length + 1;
+  }
+  return out;
+};
+
+const MAX_LINE = 4000;
+const SEPARATORS = /[\t;|]|\s{2,}|,(?=\S)|\s[-\u2013]\s/;
+
+const statusIn = (text: string): { status: CodeStatus; words: string } | null => {
+  const hits = STATUS.all(tokenise(text));
+  const hit = hits.at(-1);
+  if (!hit) return null;
+  const tokens = tokenise(text);
+  return { status: hit.meaning, words: text.slice(tokens[hit.from]?.start ?? 0, tokens[hit.to - 1]?.end ?? 0) };
+};
+
+/** A heading names the module of the codes below it: short, no code, known words, or marked as one. */
+const headingOf = (line: string): string | null => {
+  const text = line.replace(/^[\s\-=*#>[\]\d.)]+|[\s\-=*#:\]]+$/g, '').trim();
+  if (!text || text.length > 60) return null;
+  const tokens = tokenise(text);
+  if (tokens.length > 8 || HEADING_WORDS.all(tokens).length === 0) return null;
+  const marked = /[:\]]\s*$|^[\s]*[[=#*-]/.test(line) || text === text.toUpperCase();
+  return marked || tokens.length <= 4 ? text.replace(/\s*[:(-]\s*\d+\s*(?:codes?|faults?|dtcs?)\)?$/i, '') : null;
+};
+
+const clean = (text: string): string => text.replace(/^[\s\-:;,|.\u2013()[\]]+|[\s\-:;,|\u2013([\]]+$/g, '').replace(/\s*[\t;|]+\s*/g, ' ').replace(/\s+/g, ' ');
+
+const withoutStatus = (text: string): { text: string; status: CodeStatus | null } => {
+  const fields = text.split(/[\t;|]|\s{2,}|,|\s[-\u2013]\s|[()[\]]/);
+  for (const field of fields.reverse()) {
+    const tokens = tokenise(field);
+    const hit = STATUS.at(tokens.filter((t) => t.kind === 'word' && !/^(status|code|fault|dtc)$/.test(t.norm)), 0);
+    if (hit && tokens.length <= 5) return { text: text.replace(field, ' '), status: hit.meaning };
+  }
+  const tokens = tokenise(text).filter((t) => t.kind === 'word');
+  for (let n = Math.min(3, tokens.length); n >= 1; n--) {
+    const hit = STATUS.at(tokens, tokens.length - n);
+    if (hit && hit.to === tokens.length) return { text: text.slice(0, tokens[hit.from]?.start ?? 0), status: hit.meaning };
+  }
+  return { text, status: null };
+};
+
+/**
+ * Reads the codes of a text with module, description and status. Knows headings above codes, one code a line, and
+ * columns set apart by tabs, semicolons, bars or runs of blanks. In running speech only the code itself is taken.
+ */
+export const readCodeLines = (source: SourceText, known: (code: string) => boolean): CodeLine[] => {
+  const lines = linesOf(source.text, known);
+  const out: CodeLine[] = [];
+  let heading: { name: string; start: number; end: number } | null = null;
+  lines.forEach((line, n) => {
+    if (line.codes.length === 0) {
+      const name = headingOf(line.text);
+      const followed = lines.slice(n + 1, n + 4).find((next) => next.text.trim() !== '')?.codes.length;
+      if (name && followed) heading = { name, start: line.start, end: line.start + line.text.length };
+      else if (line.text.trim() === '') return;
+      if (heading?.start === line.start) source.takeRange(heading.start, heading.end);
+      return;
+    }
+    line.codes.forEach((found, i) => {
+      const before = line.text.slice(i === 0 ? 0 : (line.codes[i - 1]?.end ?? 0), found.start);
+      const after = line.text.slice(found.end, line.codes[i + 1]?.start ?? line.text.length);
+      const single = line.codes.length === 1;
+      const description = clean(after);
+      const tabular = SEPARATORS.test(line.text) && /[\t;|]|\s{2,}/.test(line.text);
+      const leads = clean(before) === '' || tabular;
+      const described = single && leads && description !== '' && (tabular || isWheelSpeedText(description) || meaningInText(description) !== null || /^\s*[-:\u2013(]/.test(after) || lines.filter((l) => l.codes.length > 0).length > 2 || isBrakeController(description));
+      const start = line.start + found.start;
+      const end = line.start + found.end;
+      source.takeRange(start, end);
+      const fields = described ? withoutStatus(after) : { text: '', status: null };
+      const status = described ? fields.status : single && lines.length <= 2 ? null : (statusIn(after.slice(0, 40))?.status ?? null);
+      const moduleField = tabular ? clean(before.split(/[\t;|]|\s{2,}/).filter((field) => field.trim()).at(-1) ?? '') : leads && /:\s*$/.test(before) ? clean(before) : '';
+      const module = moduleField && HEADING_WORDS.all(tokenise(moduleField)).length > 0 ? moduleField : (heading?.name ?? null);
+      const text = clean(fields.text);
+      if (described) source.takeRange(line.start, line.start + line.text.length);
+      out.push({
+        code: { module, code: found.parsed.code, text: text || null, status },
+        chip: { kind: 'code', label: `${found.parsed.code}${text ? ` ${text}` : ''}`, words: found.text, start, end, note: found.parsed.corrected },
+        description: described ? { start: line.start, end: line.start + line.text.length } : null,
+      });
+    });
+  });
+  return out;
+};

@@ -1,0 +1,40 @@
+import { bodyParser } from '@koa/bodyparser';
+import type { MikroORM } from '@mikro-orm/better-sqlite';
+import Koa from 'koa';
+import serve from 'koa-static';
+import { existsSync } from 'node:fs';
+import { createReadStream } from 'node:fs';
+import { join } from 'node:path';
+import { intakeCache } from './intakeCache.ts';
+import { problems } from './problem.ts';
+import { docketRoutes } from './routes/dockets.ts';
+import { readingRoutes } from './routes/reading.ts';
+
+/** Everything the page may load comes from here: no network at run time. */
+const POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; worker-src 'self' blob:; frame-ancestors 'none'; base-uri 'self'";
+
+/** The application: API under /api, and the built pages from `webFolder` when there are any. */
+export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
+  const app = new Koa();
+  const intake = intakeCache(orm);
+  app.use(async (ctx, next) => {
+    ctx.set('Content-Security-Policy', POLICY);
+    ctx.set('X-Content-Type-Options', 'nosniff');
+    ctx.set('Referrer-Policy', 'no-referrer');
+    await next();
+  });
+  app.use(problems);
+  app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
+  for (const router of [readingRoutes(orm, intake), docketRoutes(orm, intake)]) app.use(router.routes()).use(router.allowedMethods());
+  if (webFolder && existsSync(join(webFolder, 'index.html'))) {
+    app.use(serve(webFolder, { maxage: 31536000000, immutable: true, setHeaders: (res, path) => void (path.endsWith('.html') && res.setHeader('Cache-Control', 'no-cache')) }));
+    // Addresses inside the application are the page's own business: it is served for each of them.
+    app.use(async (ctx, next) => {
+      if (ctx.method !== 'GET' || ctx.path.startsWith('/api/') || /\.[a-z0-9]+$/i.test(ctx.path)) return next();
+      ctx.type = 'html';
+      ctx.set('Cache-Control', 'no-cache');
+      ctx.body = createReadStream(join(webFolder, 'index.html'));
+    });
+  }
+  return app;
+};

@@ -1,0 +1,55 @@
+import type { MikroORM } from '@mikro-orm/better-sqlite';
+import type { Server } from 'node:http';
+import { createApp } from './app.ts';
+import { seedScenario } from './seed/seedScenario.ts';
+import { openStore } from './store/openStore.ts';
+
+export interface Options {
+  readonly database: string;
+  readonly port: number;
+  readonly webFolder: string | null;
+  /** Scenario folder to fill an empty database from. */
+  readonly scenario: string | null;
+}
+
+export interface Running {
+  readonly address: string;
+  readonly orm: MikroORM;
+  /** Finishes what is under way, then closes the database. */
+  stop(): Promise<void>;
+}
+
+const HOST = '127.0.0.1';
+const GRACE_MS = 5000;
+
+const listen = (app: ReturnType<typeof createApp>, port: number): Promise<Server> =>
+  new Promise((resolve, reject) => {
+    const server = app.listen(port, HOST);
+    server.once('listening', () => resolve(server));
+    server.once('error', reject);
+  });
+
+/** Starts the server on this machine only. */
+export const start = async ({ database, port, webFolder, scenario }: Options): Promise<Running> => {
+  const orm = await openStore(database);
+  try {
+    if (scenario) await seedScenario(orm, scenario);
+    const server = await listen(createApp(orm, webFolder), port);
+    const bound = server.address();
+    return {
+      address: `http://${HOST}:${typeof bound === 'object' && bound ? bound.port : port}`,
+      orm,
+      async stop() {
+        const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+        server.closeIdleConnections();
+        const timer = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+        await closed;
+        clearTimeout(timer);
+        await orm.close();
+      },
+    };
+  } catch (error) {
+    await orm.close();
+    throw error;
+  }
+};
