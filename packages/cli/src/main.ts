@@ -8,7 +8,9 @@ try {
     process.stderr.write(`${error.message.replace(/\s+/g, ' ')}\n`);
     process.exitCode = 1;
   } else {
-    process.stderr.write(`internal fault: ${error instanceof Error ? error.message.replace(/\s+/g, ' ') : String(error)}\n`);
+    process.stderr.write(
+      `internal fault: ${error instanceof Error ? error.message.replace(/\s+/g, ' ') : String(error)}\n`,
+    );
     process.exitCode = 2;
   }
 }

@@ -1,9 +1,21 @@
-import { advise, BadInput, bareIntake, bareKnowledge, parse, parseDocket, readIntake, Side, type Advice, type IntakeReading } from '@hardy/core';
+import {
+  advise,
+  BadInput,
+  bareIntake,
+  bareKnowledge,
+  parse,
+  parseDocket,
+  readIntake,
+  Side,
+  type Advice,
+  type IntakeReading,
+} from '@hardy/core';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { readSource } from './readSource.ts';
 
-const USAGE = 'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N]';
+const USAGE =
+  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N]';
 
 const Axles = z.coerce.number().int().min(1).max(9);
 
@@ -20,7 +32,11 @@ const jsonFrom = async (file: string): Promise<unknown> => {
 
 const options = (args: readonly string[]) => {
   try {
-    return parseArgs({ args: [...args], allowPositionals: true, options: { steering: { type: 'string' }, traffic: { type: 'string' }, axles: { type: 'string' } } });
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { steering: { type: 'string' }, traffic: { type: 'string' }, axles: { type: 'string' } },
+    });
   } catch (error) {
     throw new BadInput('', `${(error as Error).message}; ${USAGE}`);
   }
@@ -38,7 +54,8 @@ export const run = async (args: readonly string[], now: Date): Promise<Advice | 
   if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
   if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
   if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
-  const side = (value: string | undefined, name: string) => (value === undefined ? null : parse(Side, value, name));
+  const side = (value: string | undefined, name: string) =>
+    value === undefined ? null : parse(Side, value, name);
   return readIntake(await readSource(file), {
     ...bareIntake(day(now)),
     steeringSide: side(values.steering, '--steering'),

@@ -1,5 +1,7 @@
 export * from './vocabulary/words.ts';
+export * from './vocabulary/wordLists.ts';
 export * from './vocabulary/wheelEnd.ts';
+export * from './vocabulary/wheelEndWords.ts';
 export * from './vocabulary/tyreSizes.ts';
 export * from './vocabulary/check.ts';
 export * from './vocabulary/docket.ts';

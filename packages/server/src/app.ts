@@ -11,7 +11,8 @@ import { docketRoutes } from './routes/dockets.ts';
 import { readingRoutes } from './routes/reading.ts';
 
 /** Everything the page may load comes from here: no network at run time. */
-const POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; worker-src 'self' blob:; frame-ancestors 'none'; base-uri 'self'";
+const POLICY =
+  "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; worker-src 'self' blob:; frame-ancestors 'none'; base-uri 'self'";
 
 /** The application: API under /api, and the built pages from `webFolder` when there are any. */
 export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
@@ -25,12 +26,21 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
   });
   app.use(problems);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
-  for (const router of [readingRoutes(orm, intake), docketRoutes(orm, intake)]) app.use(router.routes()).use(router.allowedMethods());
+  for (const router of [readingRoutes(orm, intake), docketRoutes(orm, intake)])
+    app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
-    app.use(serve(webFolder, { maxage: 31536000000, immutable: true, setHeaders: (res, path) => void (path.endsWith('.html') && res.setHeader('Cache-Control', 'no-cache')) }));
+    app.use(
+      serve(webFolder, {
+        maxage: 31536000000,
+        immutable: true,
+        setHeaders: (res, path) =>
+          void (path.endsWith('.html') && res.setHeader('Cache-Control', 'no-cache')),
+      }),
+    );
     // Addresses inside the application are the page's own business: it is served for each of them.
     app.use(async (ctx, next) => {
-      if (ctx.method !== 'GET' || ctx.path.startsWith('/api/') || /\.[a-z0-9]+$/i.test(ctx.path)) return next();
+      if (ctx.method !== 'GET' || ctx.path.startsWith('/api/') || /\.[a-z0-9]+$/i.test(ctx.path))
+        return void (await next());
       ctx.type = 'html';
       ctx.set('Cache-Control', 'no-cache');
       ctx.body = createReadStream(join(webFolder, 'index.html'));

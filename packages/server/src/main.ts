@@ -11,7 +11,12 @@ const { values } = parseArgs({
 });
 
 try {
-  const running = await start({ database: values.database, port: Number(values.port), webFolder: values.web, scenario: values.scenario ?? null });
+  const running = await start({
+    database: values.database,
+    port: Number(values.port),
+    webFolder: values.web,
+    scenario: values.scenario ?? null,
+  });
   process.stdout.write(`Hardy Spoke is open at ${running.address}\n`);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
@@ -22,6 +27,10 @@ try {
     });
 } catch (error) {
   const busy = (error as { code?: string }).code === 'EADDRINUSE';
-  process.stderr.write(busy ? `port ${values.port} is taken; choose another with --port\n` : `${error instanceof Error ? error.message : String(error)}\n`);
+  process.stderr.write(
+    busy
+      ? `port ${values.port} is taken; choose another with --port\n`
+      : `${error instanceof Error ? error.message : String(error)}\n`,
+  );
   process.exit(1);
 }

@@ -2,7 +2,8 @@ import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { findConflicts, readPositions, type PositionContext } from '../positions/readPositions.ts';
 import type { ReadPosition } from '../vocabulary/intakeReading.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import { wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** The corner as the facts name it, and where they disagree. */
 export interface CornerFacts {
@@ -16,7 +17,13 @@ export interface CornerFacts {
 /** Phrases kept on the docket, read again with what is known by now: a steering side given later places them. */
 const placed = (docket: Docket, context: PositionContext): ReadPosition[] =>
   (docket.positions ?? []).map((p) => {
-    const kept: ReadPosition = { text: p.text, wheelEnds: p.wheelEnds, needs: p.needs ?? null, ...(p.role ? { role: p.role } : {}), ...(p.joinedBy ? { joinedBy: p.joinedBy } : {}) };
+    const kept: ReadPosition = {
+      text: p.text,
+      wheelEnds: p.wheelEnds,
+      needs: p.needs ?? null,
+      ...(p.role ? { role: p.role } : {}),
+      ...(p.joinedBy ? { joinedBy: p.joinedBy } : {}),
+    };
     if (!p.needs) return kept;
     const again = readPositions(p.text, context).positions[0];
     return again ? { ...kept, wheelEnds: again.wheelEnds, needs: again.needs } : kept;
@@ -26,10 +33,19 @@ const NORMAL = new Set(['sound', 'none', 'steady', 'normal', 'fault-stayed', 'st
 
 /** Whether a check found something wrong at a wheel end: that outranks what was said. */
 const foundAt = (docket: Docket, end: WheelEnd): boolean =>
-  (docket.checks ?? []).some((check) => check.wheelEnd === end && (('result' in check && !NORMAL.has(check.result)) || (check.check === 'live' && check.pattern !== 'normal')));
+  (docket.checks ?? []).some(
+    (check) =>
+      check.wheelEnd === end &&
+      (('result' in check && !NORMAL.has(check.result)) ||
+        (check.check === 'live' && check.pattern !== 'normal')),
+  );
 
 /** Reads the corner from the customer's words and the root codes. */
-export const cornerFacts = (docket: Docket, codes: readonly UnderstoodCode[], context: PositionContext): CornerFacts => {
+export const cornerFacts = (
+  docket: Docket,
+  codes: readonly UnderstoodCode[],
+  context: PositionContext,
+): CornerFacts => {
   const positions = placed(docket, context);
   const corners = positions.filter((p) => (p.role ?? 'corner') === 'corner' && p.wheelEnds.length > 0);
   const answered = docket.wheelEnd ?? null;
@@ -45,5 +61,10 @@ export const cornerFacts = (docket: Docket, codes: readonly UnderstoodCode[], co
       because: `the customer names ${wheelEndInWords(named, context.axles)}, but code ${codeAt?.code ?? ''} is for ${coded.map((end) => wheelEndInWords(end, context.axles)).join(' and ')}`,
     });
   }
-  return { named, settled: conflicts.length > 0 ? null : coded.length === 1 ? (coded[0] ?? null) : named, conflicts, positions };
+  return {
+    named,
+    settled: conflicts.length > 0 ? null : coded.length === 1 ? (coded[0] ?? null) : named,
+    conflicts,
+    positions,
+  };
 };

@@ -16,7 +16,9 @@ export const fillVehicle = (given: DocketVehicle, catalogue: CatalogueVehicle | 
     driveline: given.driveline ?? catalogue.driveline,
     knuckle: given.knuckle ?? catalogue.knuckle,
     electric: given.electric ?? catalogue.electric,
-    wheelEnds: Object.fromEntries([...keys].map((key) => [key, { ...catalogue.wheelEnds[key], ...stated(given.wheelEnds?.[key]) }])),
+    wheelEnds: Object.fromEntries(
+      [...keys].map((key) => [key, { ...catalogue.wheelEnds[key], ...stated(given.wheelEnds?.[key]) }]),
+    ),
     tyres: given.tyres ?? (tyres ? {} : undefined),
   };
 };

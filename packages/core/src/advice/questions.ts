@@ -4,21 +4,76 @@ import { partsAt } from '../offers/fixes.ts';
 import type { Question } from '../vocabulary/advice.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { PositionNeed } from '../vocabulary/words.ts';
-import { wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CornerFacts } from './corner.ts';
 
 const NEED_QUESTIONS: Readonly<Record<PositionNeed, Omit<Question, 'because'>>> = {
-  steeringSide: { about: 'steeringSide', ask: 'Which side is the steering wheel on?', answers: [{ label: 'left', value: 'left' }, { label: 'right', value: 'right' }] },
-  trafficSide: { about: 'trafficSide', ask: 'Which side of the road does traffic keep to here?', answers: [{ label: 'left', value: 'left' }, { label: 'right', value: 'right' }] },
+  steeringSide: {
+    about: 'steeringSide',
+    ask: 'Which side is the steering wheel on?',
+    answers: [
+      { label: 'left', value: 'left' },
+      { label: 'right', value: 'right' },
+    ],
+  },
+  trafficSide: {
+    about: 'trafficSide',
+    ask: 'Which side of the road does traffic keep to here?',
+    answers: [
+      { label: 'left', value: 'left' },
+      { label: 'right', value: 'right' },
+    ],
+  },
   axle: { about: 'axle', ask: 'Which axle, counted from the front?', answers: [] },
-  side: { about: 'side', ask: 'Left or right, as seated facing forward?', answers: [{ label: 'left', value: 'left' }, { label: 'right', value: 'right' }] },
+  side: {
+    about: 'side',
+    ask: 'Left or right, as seated facing forward?',
+    answers: [
+      { label: 'left', value: 'left' },
+      { label: 'right', value: 'right' },
+    ],
+  },
 };
 
-const ARCHITECTURE_QUESTIONS: ReadonlyArray<{ about: keyof Architecture; ask: string; answers: Question['answers'] }> = [
-  { about: 'mounting', ask: 'Does the sensor bolt in separately, or is it part of the hub?', answers: [{ label: 'separate', value: 'separate' }, { label: 'in the hub', value: 'in-hub' }] },
-  { about: 'target', ask: 'What does the sensor read: a toothed ring on the shaft, one on the hub, or a magnetic seal in the bearing?', answers: [{ label: 'ring on the shaft', value: 'ring-on-shaft' }, { label: 'ring on the hub', value: 'ring-on-hub' }, { label: 'magnetic seal', value: 'encoder-in-bearing' }] },
-  { about: 'sensor', ask: 'Passive coil or active sensor?', answers: [{ label: 'passive', value: 'passive' }, { label: 'active', value: 'active' }] },
-  { about: 'ringSoldAlone', ask: 'Is the ring sold on its own for this vehicle?', answers: [{ label: 'yes', value: 'true' }, { label: 'no', value: 'false' }] },
+const ARCHITECTURE_QUESTIONS: ReadonlyArray<{
+  about: keyof Architecture;
+  ask: string;
+  answers: Question['answers'];
+}> = [
+  {
+    about: 'mounting',
+    ask: 'Does the sensor bolt in separately, or is it part of the hub?',
+    answers: [
+      { label: 'separate', value: 'separate' },
+      { label: 'in the hub', value: 'in-hub' },
+    ],
+  },
+  {
+    about: 'target',
+    ask: 'What does the sensor read: a toothed ring on the shaft, one on the hub, or a magnetic seal in the bearing?',
+    answers: [
+      { label: 'ring on the shaft', value: 'ring-on-shaft' },
+      { label: 'ring on the hub', value: 'ring-on-hub' },
+      { label: 'magnetic seal', value: 'encoder-in-bearing' },
+    ],
+  },
+  {
+    about: 'sensor',
+    ask: 'Passive coil or active sensor?',
+    answers: [
+      { label: 'passive', value: 'passive' },
+      { label: 'active', value: 'active' },
+    ],
+  },
+  {
+    about: 'ringSoldAlone',
+    ask: 'Is the ring sold on its own for this vehicle?',
+    answers: [
+      { label: 'yes', value: 'true' },
+      { label: 'no', value: 'false' },
+    ],
+  },
 ];
 
 /** Chance below which a way of building is not worth a question. */
@@ -53,28 +108,59 @@ export const questionsFor = (
 ): Question[] => {
   const out: Question[] = [];
   for (const position of facts.positions)
-    if (position.needs && (position.role ?? 'corner') === 'corner' && !out.some((q) => q.about === position.needs)) {
+    if (
+      position.needs &&
+      (position.role ?? 'corner') === 'corner' &&
+      !out.some((q) => q.about === position.needs)
+    ) {
       const question = NEED_QUESTIONS[position.needs];
-      out.push({ ...question, because: `"${position.text}" cannot be placed without it`, ...(position.needs === 'axle' ? { answers: Array.from({ length: axles }, (_, i) => ({ label: `axle ${i + 1}`, value: String(i + 1) })) } : {}) });
+      out.push({
+        ...question,
+        because: `"${position.text}" cannot be placed without it`,
+        ...(position.needs === 'axle'
+          ? {
+              answers: Array.from({ length: axles }, (_, i) => ({
+                label: `axle ${i + 1}`,
+                value: String(i + 1),
+              })),
+            }
+          : {}),
+      });
     }
   if (corner === null) {
     const conflict = facts.conflicts[0];
     out.push({
       about: 'wheelEnd',
-      ask: echoesOnly ? 'Read the brake controller itself: which wheel does it name?' : 'Which wheel, as seated facing forward?',
-      because: conflict?.because ?? (echoesOnly ? 'the codes are echoes of the brake controller in other modules; the root code is not among them' : 'nothing so far tells the corner, and every part is for one corner'),
+      ask: echoesOnly
+        ? 'Read the brake controller itself: which wheel does it name?'
+        : 'Which wheel, as seated facing forward?',
+      because:
+        conflict?.because ??
+        (echoesOnly
+          ? 'the codes are echoes of the brake controller in other modules; the root code is not among them'
+          : 'nothing so far tells the corner, and every part is for one corner'),
       answers: ends.map((wheelEnd) => ({ label: wheelEndInWords(wheelEnd, axles), value: wheelEnd })),
     });
   }
   if (!vehicle.catalogueId && !vehicle.name)
-    out.push({ about: 'vehicle', ask: 'Which vehicle is it: make, model, year?', because: 'parts and prices depend on it', answers: [] });
+    out.push({
+      about: 'vehicle',
+      ask: 'Which vehicle is it: make, model, year?',
+      because: 'parts and prices depend on it',
+      answers: [],
+    });
   if (end && group)
     for (const { about, ask, answers } of ARCHITECTURE_QUESTIONS) {
-      const known = group.known[about as keyof typeof group.known];
+      const known = group.known[about];
       if (known == null && group.options.length > 1 && partsDifferBy(about, group, end))
         out.push({ about, ask, answers, because: 'the parts that exist for this corner depend on it' });
     }
   if (tyreChance >= OPEN_FROM && Object.keys(vehicle.tyres ?? {}).length < 2)
-    out.push({ about: 'tyres', ask: 'Which tyre size is on each wheel?', because: 'a tyre of another size may be all that is wrong', answers: [] });
+    out.push({
+      about: 'tyres',
+      ask: 'Which tyre size is on each wheel?',
+      because: 'a tyre of another size may be all that is wrong',
+      answers: [],
+    });
   return out;
 };

@@ -10,7 +10,8 @@ import type { CheckName } from '../vocabulary/check.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { CAUSE_IN_WORDS, CHECK_IN_WORDS, PART_IN_WORDS, chanceInWords } from '../vocabulary/inWords.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
-import { wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 
 interface Situation {
@@ -35,12 +36,24 @@ const wordedCauses = (causes: readonly RankedCause[], axles: number): string =>
   causes
     .slice(0, 2)
     .filter(({ probability }) => probability >= 0.05)
-    .map(({ cause, wheelEnd, probability }) => `${CAUSE_IN_WORDS[cause]}${wheelEnd ? ` ${wheelEndInWords(wheelEnd, axles)}` : ''}: ${chanceInWords(probability)}`)
+    .map(
+      ({ cause, wheelEnd, probability }) =>
+        `${CAUSE_IN_WORDS[cause]}${wheelEnd ? ` ${wheelEndInWords(wheelEnd, axles)}` : ''}: ${chanceInWords(probability)}`,
+    )
     .join('; ');
 
 const stepFor = (check: CheckName, wheelEnd: WheelEnd | null): PlanNode => ({
-  do: 'check', check, wheelEnd, label: CHECK_IN_WORDS[check], chance: 1, expectedCost: 0,
-  then: Object.entries(CHECK_GUIDES[check].means).map(([when]) => ({ when: when.replace(/-/g, ' '), chance: 0, next: null })),
+  do: 'check',
+  check,
+  wheelEnd,
+  label: CHECK_IN_WORDS[check],
+  chance: 1,
+  expectedCost: 0,
+  then: Object.entries(CHECK_GUIDES[check].means).map(([when]) => ({
+    when: when.replace(/-/g, ' '),
+    chance: 0,
+    next: null,
+  })),
 });
 
 /** Turns the solved plan into the one sentence to say aloud. Safety outranks cost. */
@@ -52,36 +65,82 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   const money = (amount: number) => moneyInWords(amount, s.currency);
   const minutes = (check: CheckName) => a.get(`check.minutes.${check}`);
   const asPlan = (step: PlanNode | null, check: CheckName | null, worth = 0): Plan => ({
-    worth, school, step, next: check ? guideFor(check, minutes(check)) : null,
+    worth,
+    school,
+    step,
+    next: check ? guideFor(check, minutes(check)) : null,
   });
   const base = { part: null, wheelEnd, check: null, cause: top?.cause ?? null };
   const odds = wordedCauses(causes, axles);
 
   if (mustStopDriving(docket)) {
     const offered = plan?.priced.find(({ outlay }) => outlay.part === 'hub-assembly');
-    const loose = docket.checks?.find((check) => check.check === 'bearing.play' && check.result !== 'none')?.wheelEnd ?? wheelEnd;
+    const loose =
+      docket.checks?.find((check) => check.check === 'bearing.play' && check.result !== 'none')?.wheelEnd ??
+      wheelEnd;
     if (loose) {
       const where = wheelEndInWords(loose, axles);
       return {
         verdict: {
-          ...base, action: 'sell', part: 'hub-assembly', wheelEnd: loose, cause: top?.cause ?? 'bearing',
+          ...base,
+          action: 'sell',
+          part: 'hub-assembly',
+          wheelEnd: loose,
+          cause: top?.cause ?? 'bearing',
           sentence: `Do not drive it. ${capital(where)}: the hub assembly comes first, whatever else is wrong.`,
-          because: ['bearing play can cost a wheel: safety outranks price', ...(offered ? [`the hub cures it in ${Math.round(offered.cures * 100)} of 100 such cases`] : []), odds].filter(Boolean),
+          because: [
+            'bearing play can cost a wheel: safety outranks price',
+            ...(offered ? [`the hub cures it in ${Math.round(offered.cures * 100)} of 100 such cases`] : []),
+            odds,
+          ].filter(Boolean),
         },
-        plan: asPlan({ do: 'sell', part: 'hub-assembly', wheelEnd: loose, label: 'sell the hub assembly, fitted by a workshop now', chance: 1, expectedCost: offered?.allIn.mean ?? a.get('refer.cost'), then: [] }, null),
+        plan: asPlan(
+          {
+            do: 'sell',
+            part: 'hub-assembly',
+            wheelEnd: loose,
+            label: 'sell the hub assembly, fitted by a workshop now',
+            chance: 1,
+            expectedCost: offered?.allIn.mean ?? a.get('refer.cost'),
+            then: [],
+          },
+          null,
+        ),
       };
     }
   }
 
   if (s.shared.supply > BETTER_THAN_EVEN)
     return {
-      verdict: { ...base, action: 'no-part', cause: 'supply', sentence: 'No part yet: charge or renew the battery, clear every code, drive and read again.', because: [`the supply explains the list of codes: ${chanceInWords(s.shared.supply)}`, 'codes from low voltage mean nothing until they come back'] },
-      plan: asPlan({ do: 'no-part', label: WORK_IN_WORDS.supply, chance: 1, expectedCost: a.get('work.supply') * a.get('labour.rate') + a.get('work.extra.supply'), then: [] }, null),
+      verdict: {
+        ...base,
+        action: 'no-part',
+        cause: 'supply',
+        sentence: 'No part yet: charge or renew the battery, clear every code, drive and read again.',
+        because: [
+          `the supply explains the list of codes: ${chanceInWords(s.shared.supply)}`,
+          'codes from low voltage mean nothing until they come back',
+        ],
+      },
+      plan: asPlan(
+        {
+          do: 'no-part',
+          label: WORK_IN_WORDS.supply,
+          chance: 1,
+          expectedCost: a.get('work.supply') * a.get('labour.rate') + a.get('work.extra.supply'),
+          then: [],
+        },
+        null,
+      ),
     };
 
   if (wheelEnd === null || plan === null) {
     const done = new Set((docket.checks ?? []).map((check) => check.check));
-    const check: CheckName = !done.has('live') ? 'live' : !done.has('clear-and-drive') ? 'clear-and-drive' : 'visual.connector';
+    const check: CheckName = !done.has('live')
+      ? 'live'
+      : !done.has('clear-and-drive')
+        ? 'clear-and-drive'
+        : 'visual.connector';
     const conflict = s.conflicts[0];
     const sentence = conflict
       ? `Settle the corner first: ${conflict.because}.`
@@ -89,7 +148,19 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
         ? 'These codes are echoes. Read the brake controller itself before selling anything.'
         : 'Find the corner first: compare the live wheel speeds, or read the brake controller.';
     return {
-      verdict: { ...base, action: 'check', check, cause: null, sentence, because: conflict ? [conflict.because] : ['every part is for one corner, and nothing so far tells which', ...(s.echoesOnly ? ['other modules only repeat that the brake controller has a fault'] : [])] },
+      verdict: {
+        ...base,
+        action: 'check',
+        check,
+        cause: null,
+        sentence,
+        because: conflict
+          ? [conflict.because]
+          : [
+              'every part is for one corner, and nothing so far tells which',
+              ...(s.echoesOnly ? ['other modules only repeat that the brake controller has a fault'] : []),
+            ],
+      },
       plan: asPlan(stepFor(check, null), check),
     };
   }
@@ -98,10 +169,19 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   if (choice.kind === 'check') {
     const check = plan.corner.checks[choice.check]?.check ?? 'live';
     const fix = plan.bestFix.fix;
-    const likely: PartClass | null = fix?.kind === 'part' ? fix.part : (plan.priced.reduce<{ part: PartClass | null; cures: number }>((best, p) => (p.cures > best.cures ? { part: p.outlay.part, cures: p.cures } : best), { part: null, cures: 0 }).part);
+    const likely: PartClass | null =
+      fix?.kind === 'part'
+        ? fix.part
+        : plan.priced.reduce<{ part: PartClass | null; cures: number }>(
+            (best, p) => (p.cures > best.cures ? { part: p.outlay.part, cures: p.cures } : best),
+            { part: null, cures: 0 },
+          ).part;
     return {
       verdict: {
-        ...base, action: 'check', check, part: likely,
+        ...base,
+        action: 'check',
+        check,
+        part: likely,
         sentence: `${capital(place)}: before selling, ${CHECK_IN_WORDS[check]}. It takes ${minutes(check)} minutes and saves about ${money(plan.worth)} on this job.`,
         because: [odds, `worth ${money(plan.worth)} more than it costs: its result changes what to sell`],
       },
@@ -114,7 +194,9 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
       const priced = plan.priced.find(({ outlay }) => outlay === fix.outlay);
       return {
         verdict: {
-          ...base, action: 'sell', part: fix.part,
+          ...base,
+          action: 'sell',
+          part: fix.part,
           sentence: `${capital(place)}: sell the ${PART_IN_WORDS[fix.part]}. It cures this in ${Math.round((priced?.cures ?? 0) * 100)} of 100 such cases.`,
           because: [odds, 'no check here is worth its time: none would change what to sell'],
         },
@@ -123,12 +205,22 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
     }
     if (fix)
       return {
-        verdict: { ...base, action: 'no-part', sentence: `${capital(place)}: no part from the shelf. ${capital(WORK_IN_WORDS[fix.work])}.`, because: [odds, `that is the cheapest way to cure it: about ${money(fix.cost)}`] },
+        verdict: {
+          ...base,
+          action: 'no-part',
+          sentence: `${capital(place)}: no part from the shelf. ${capital(WORK_IN_WORDS[fix.work])}.`,
+          because: [odds, `that is the cheapest way to cure it: about ${money(fix.cost)}`],
+        },
         plan: asPlan(plan.step, null),
       };
   }
   return {
-    verdict: { ...base, action: 'no-part', sentence: `${capital(place)}: no part from the shelf is a good bet. Refer it to a workshop for full diagnosis.`, because: [odds, 'every part here is likelier to come back than to cure'] },
+    verdict: {
+      ...base,
+      action: 'no-part',
+      sentence: `${capital(place)}: no part from the shelf is a good bet. Refer it to a workshop for full diagnosis.`,
+      because: [odds, 'every part here is likelier to come back than to cure'],
+    },
     plan: asPlan(plan.step, null),
   };
 };

@@ -2,22 +2,79 @@ import { factors, judgement, type JudgementTable } from './judgement.ts';
 
 /** What was done lately, as factors on the odds of each cause at that wheel end, before fading with time. */
 export const HISTORY_FACTORS: JudgementTable = {
-  ...factors('history.tyre-replaced', 'A tyre of another size, or a wheel bolted over a lead.', { tyre: 9, wiring: 1.2 }),
-  ...factors('history.sensor-replaced', 'A new sensor is seldom the next to fail; a wrong or ill-seated one often is.', { sensor: 0.35, 'mismatched-part': 6, seating: 1.8, wiring: 1.2 }),
-  ...factors('history.sensor-replaced.no', 'A new sensor changed nothing: it was not the sensor, or the new one is wrong.', { sensor: 0.05, 'mismatched-part': 5, seating: 1.6 }),
-  ...factors('history.sensor-replaced.for-a-while', 'The same code again within weeks: wiring, target, seating or a poor part, not another bad sensor.', { sensor: 0.1, wiring: 1.8, 'mismatched-part': 2, seating: 1.6 }),
-  ...factors('history.ring-replaced', 'A new ring may have the wrong count or sit askew.', { ring: 0.4, 'mismatched-part': 8, seating: 1.5 }),
-  ...factors('history.hub-replaced', 'A new hub may carry another ring, and the sensor was disturbed.', { bearing: 0.3, encoder: 0.5, 'mismatched-part': 10, seating: 2.2, sensor: 1.4, wiring: 1.4 }),
+  ...factors('history.tyre-replaced', 'A tyre of another size, or a wheel bolted over a lead.', {
+    tyre: 9,
+    wiring: 1.2,
+  }),
+  ...factors(
+    'history.sensor-replaced',
+    'A new sensor is seldom the next to fail; a wrong or ill-seated one often is.',
+    { sensor: 0.35, 'mismatched-part': 6, seating: 1.8, wiring: 1.2 },
+  ),
+  ...factors(
+    'history.sensor-replaced.no',
+    'A new sensor changed nothing: it was not the sensor, or the new one is wrong.',
+    { sensor: 0.05, 'mismatched-part': 5, seating: 1.6 },
+  ),
+  ...factors(
+    'history.sensor-replaced.for-a-while',
+    'The same code again within weeks: wiring, target, seating or a poor part, not another bad sensor.',
+    { sensor: 0.1, wiring: 1.8, 'mismatched-part': 2, seating: 1.6 },
+  ),
+  ...factors('history.ring-replaced', 'A new ring may have the wrong count or sit askew.', {
+    ring: 0.4,
+    'mismatched-part': 8,
+    seating: 1.5,
+  }),
+  ...factors('history.hub-replaced', 'A new hub may carry another ring, and the sensor was disturbed.', {
+    bearing: 0.3,
+    encoder: 0.5,
+    'mismatched-part': 10,
+    seating: 2.2,
+    sensor: 1.4,
+    wiring: 1.4,
+  }),
   ...factors('history.connector-repaired', 'Repairs in the loom are where it fails next.', { wiring: 2 }),
   ...factors('history.connector-repaired.no', 'The joint was made new and nothing changed.', { wiring: 0.4 }),
-  ...factors('history.sender-replaced', 'Senders may be open out of the box, and there are two kinds.', { sender: 0.5, 'mismatched-part': 4 }),
+  ...factors('history.sender-replaced', 'Senders may be open out of the box, and there are two kinds.', {
+    sender: 0.5,
+    'mismatched-part': 4,
+  }),
   ...factors('history.sender-replaced.no', 'A new sender changed nothing.', { sender: 0.15, wiring: 1.5 }),
-  ...factors('history.suspension-work', 'Leads are stretched and pinched when the knuckle is moved.', { wiring: 2.2, sensor: 1.5, seating: 1.4 }),
-  ...factors('history.brake-work', 'Leads are left unclipped; swarf and dust gather.', { wiring: 1.7, sensor: 1.3, seating: 1.4 }),
-  ...factors('history.axle-shaft-work', 'The ring travels with the shaft: another count, or one that cracked in pressing.', { ring: 2.5, 'mismatched-part': 7, sensor: 1.3 }),
-  ...factors('history.battery-replaced', 'The supply was cut: codes remain that mean nothing.', { supply: 3, 'none-present': 4 }),
-  ...factors('history.battery-flat', 'Low voltage leaves a trail of codes.', { supply: 12, 'none-present': 5 }),
-  'history.fade-days': judgement(120, 'days', [5, 2000], 'Recent work loses about two thirds of its weight in this time.'),
+  ...factors('history.suspension-work', 'Leads are stretched and pinched when the knuckle is moved.', {
+    wiring: 2.2,
+    sensor: 1.5,
+    seating: 1.4,
+  }),
+  ...factors('history.brake-work', 'Leads are left unclipped; swarf and dust gather.', {
+    wiring: 1.7,
+    sensor: 1.3,
+    seating: 1.4,
+  }),
+  ...factors(
+    'history.axle-shaft-work',
+    'The ring travels with the shaft: another count, or one that cracked in pressing.',
+    { ring: 2.5, 'mismatched-part': 7, sensor: 1.3 },
+  ),
+  ...factors('history.battery-replaced', 'The supply was cut: codes remain that mean nothing.', {
+    supply: 3,
+    'none-present': 4,
+  }),
+  ...factors('history.battery-flat', 'Low voltage leaves a trail of codes.', {
+    supply: 12,
+    'none-present': 5,
+  }),
+  'history.fade-days': judgement(
+    120,
+    'days',
+    [5, 2000],
+    'Recent work loses about two thirds of its weight in this time.',
+  ),
   'history.unknown-when': judgement(0.6, 'share', [0, 1], 'Weight of work done nobody knows when.'),
-  'history.short-return-days': judgement(60, 'days', [1, 1000], 'A part that lasted less than this did not wear out.'),
+  'history.short-return-days': judgement(
+    60,
+    'days',
+    [1, 1000],
+    'A part that lasted less than this did not wear out.',
+  ),
 };

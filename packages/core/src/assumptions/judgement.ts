@@ -29,7 +29,10 @@ export const row = (
   values: Readonly<Record<string, number>>,
 ): JudgementTable =>
   Object.fromEntries(
-    Object.entries(values).map(([name, value]) => [`${prefix}.${name}`, judgement(value, unit, range, reason)]),
+    Object.entries(values).map(([name, value]) => [
+      `${prefix}.${name}`,
+      judgement(value, unit, range, reason),
+    ]),
   );
 
 /** A row of probabilities. */

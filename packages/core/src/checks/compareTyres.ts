@@ -1,5 +1,6 @@
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
-import { acrossFrom, axleOf, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { acrossFrom, axleOf } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { parseTyreSize, readsAgainst } from './tyreSize.ts';
 
 /** A wheel whose tyre differs from its neighbours: how it reads against them, in percent. */
@@ -22,7 +23,11 @@ export interface TyreComparison {
  * axle; where that does not tell, both are named.
  */
 export const compareTyres = (sizes: TyreSizes, limitPercent: number): TyreComparison => {
-  const read = Object.entries(sizes).map(([wheelEnd, size]) => ({ wheelEnd, size, tyre: parseTyreSize(size) }));
+  const read = Object.entries(sizes).map(([wheelEnd, size]) => ({
+    wheelEnd,
+    size,
+    tyre: parseTyreSize(size),
+  }));
   const tyreAt = new Map(read.flatMap(({ wheelEnd, tyre }) => (tyre ? [[wheelEnd, tyre] as const] : [])));
   const odd: OddTyre[] = [];
   const compared: WheelEnd[] = [];
@@ -33,10 +38,17 @@ export const compareTyres = (sizes: TyreSizes, limitPercent: number): TyreCompar
     compared.push(wheelEnd);
     const readsPercent = readsAgainst(tyre, other);
     if (Math.abs(readsPercent) < limitPercent) continue;
-    const elsewhere = [...tyreAt].filter(([end]) => axleOf(end) !== axleOf(wheelEnd)).map(([, t]) => t.diameter);
+    const elsewhere = [...tyreAt]
+      .filter(([end]) => axleOf(end) !== axleOf(wheelEnd))
+      .map(([, t]) => t.diameter);
     const misfit = (diameter: number): number =>
       elsewhere.length === 0 ? 0 : Math.min(...elsewhere.map((d) => Math.abs(d - diameter)));
-    if (misfit(tyre.diameter) >= misfit(other.diameter)) odd.push({ wheelEnd, against: across, readsPercent });
+    if (misfit(tyre.diameter) >= misfit(other.diameter))
+      odd.push({ wheelEnd, against: across, readsPercent });
   }
-  return { odd, compared, unread: read.filter(({ tyre }) => !tyre).map(({ wheelEnd, size }) => ({ wheelEnd, size })) };
+  return {
+    odd,
+    compared,
+    unread: read.filter(({ tyre }) => !tyre).map(({ wheelEnd, size }) => ({ wheelEnd, size })),
+  };
 };

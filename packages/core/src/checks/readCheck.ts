@@ -45,7 +45,12 @@ export const readCheck = (check: Check, sensor: SensorType, a: Assumptions): Che
       if (sensor === 'passive') return null;
       return {
         table: 'meter.supply',
-        result: check.volts >= a.get('supply.present') ? 'present' : check.volts < a.get('supply.absent') ? 'absent' : 'low',
+        result:
+          check.volts >= a.get('supply.present')
+            ? 'present'
+            : check.volts < a.get('supply.absent')
+              ? 'absent'
+              : 'low',
       };
     case 'meter.ac': {
       if (sensor === 'active') return null;

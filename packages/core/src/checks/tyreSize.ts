@@ -13,10 +13,11 @@ const METRIC_DEFAULT_PROFILE = 0.8;
 /** Rolling circumference is about 0.96-0.97 of that of the free tyre. Rule of thumb. */
 export const ROLLING_SHARE = 0.965;
 
-const metric = /^(?:LT|P|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)\b/i;
+const metric = /^(?:LT|P|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
 const metricNoProfile = /^(\d{3})\s*(?:Z?R)\s*(\d{2})\b/i;
-const flotation = /^(?:LT)?\s*(\d{2}(?:[.,]\d{1,2})?)\s*[xX\u00D7*]\s*(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)?\s*(\d{2}(?:[.,]5)?)\b/i;
-const inches = /^(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)\s*(\d{2}(?:[.,]5)?)\b/i;
+const flotation =
+  /^(?:LT)?\s*(\d{2}(?:[.,]\d{1,2})?)\s*[xX\u00D7*]\s*(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)?\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
+const inches = /^(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
 
 const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
 

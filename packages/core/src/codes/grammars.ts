@@ -19,7 +19,10 @@ const correctedNote = (from: string, to: string): string | null =>
  * `CO A31`. A letter O for a zero and an I or L for a one are forgiven when at least two real digits remain.
  */
 export const parseJ2012 = (text: string): ParsedCode | null => {
-  const match = /^([PCBU])\s?([0-3OIL]\s?[0-9A-FOIL]{3})(?:(\s?[-:\u2013/.]\s?|\s+|)([0-9A-FOIL]{2}))?$/i.exec(text.trim());
+  const match =
+    /^([PCBU])\s?([0-3OIL]\s?[0-9A-FOIL]{3})(?:(\s?[-:\u2013/.]\s?|\s+|)([0-9A-FOIL]{2}))?$/i.exec(
+      text.trim(),
+    );
   if (!match) return null;
   const [, letter = '', rest = '', , type] = match;
   const four = rest.replace(/\s/g, '');
@@ -36,7 +39,8 @@ export const parseRawBytes = (text: string): ParsedCode | null => {
   const match = /^(0x)?([0-9A-F]{2})\s?([0-9A-F]{2})\s?([0-9A-F]{2})$/i.exec(text.trim());
   if (!match) return null;
   const first = parseInt(match[2] ?? '', 16);
-  const base = `${LETTERS[first >> 6]}${(first >> 4) & 3}${(first & 15).toString(16)}${match[3]}`.toUpperCase();
+  const base =
+    `${LETTERS[first >> 6]}${(first >> 4) & 3}${(first & 15).toString(16)}${match[3]}`.toUpperCase();
   const failureType = (match[4] ?? '').toUpperCase();
   const code = `${base}-${failureType}`;
   return { grammar: 'j2012', code, base, failureType, corrected: `${text.trim()} is ${code} as raw bytes` };

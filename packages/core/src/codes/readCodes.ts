@@ -2,11 +2,17 @@ import type { ReadCode } from '../vocabulary/advice.ts';
 import type { DictionaryEntry } from '../vocabulary/catalogue.ts';
 import type { DocketCode } from '../vocabulary/docket.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { axleOf, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEnd.ts';
+import { axleOf, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { PositionContext } from '../positions/readPositions.ts';
 import { readPositions } from '../positions/readPositions.ts';
 import { FAILURE_MODES, FAILURE_TYPES, type CodeMeaning } from './codeMeaning.ts';
-import { isBrakeController, isEchoText, isVoltageText, isWheelSpeedText, meaningInText } from './codeTexts.ts';
+import {
+  isBrakeController,
+  isEchoText,
+  isVoltageText,
+  isWheelSpeedText,
+  meaningInText,
+} from './codeTexts.ts';
 import { parseCode, reservedCorner, spnCorner, type ParsedCode } from './grammars.ts';
 
 /** A read code with what the reasoning needs beside what is shown. */
@@ -43,7 +49,11 @@ export const lookUp = (
   return new Set(hits.map((entry) => entry.dictionary)).size === 1 ? (hits[0] ?? null) : null;
 };
 
-const describe = (parsed: ParsedCode, entry: DictionaryEntry | null, said: string): { words: string; failure: string | null; signal: CodeMeaning | null } => {
+const describe = (
+  parsed: ParsedCode,
+  entry: DictionaryEntry | null,
+  said: string,
+): { words: string; failure: string | null; signal: CodeMeaning | null } => {
   const failure =
     parsed.grammar === 'j2012' && parsed.failureType
       ? (FAILURE_TYPES[parsed.failureType] ?? null)
@@ -58,17 +68,26 @@ const describe = (parsed: ParsedCode, entry: DictionaryEntry | null, said: strin
 };
 
 const toCentre = (ends: readonly WheelEnd[], context: CodeContext): WheelEnd[] => [
-  ...new Set(ends.map((end) => (context.centreAxles.has(axleOf(end)) ? wheelEndAt(axleOf(end), 'centre') : end))),
+  ...new Set(
+    ends.map((end) => (context.centreAxles.has(axleOf(end)) ? wheelEndAt(axleOf(end), 'centre') : end)),
+  ),
 ];
 
-const cornersOf = (parsed: ParsedCode | null, texts: readonly string[], given: DocketCode, context: CodeContext): WheelEnd[] => {
+const cornersOf = (
+  parsed: ParsedCode | null,
+  texts: readonly string[],
+  given: DocketCode,
+  context: CodeContext,
+): WheelEnd[] => {
   if (given.wheelEnd) return [given.wheelEnd];
   if (parsed?.grammar === 'spn') {
     const end = spnCorner(parsed.spn);
     if (end) return [end];
   }
   for (const text of texts) {
-    const ends = readPositions(text, context).positions.filter((p) => !p.role).flatMap((p) => p.wheelEnds);
+    const ends = readPositions(text, context)
+      .positions.filter((p) => !p.role)
+      .flatMap((p) => p.wheelEnds);
     if (ends.length > 0) return [...new Set(ends)];
   }
   if (parsed?.grammar === 'j2012') {
@@ -82,36 +101,73 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
   const said = given.text ?? '';
   const module = given.module ?? null;
   const readings = parseCode(given.code);
-  const own = readings.map((parsed) => ({ parsed, entry: lookUp(parsed.code, context.dictionary, context.entries) ?? (parsed.grammar === 'j2012' ? lookUp(parsed.base, context.dictionary, context.entries) : null) }));
+  const own = readings.map((parsed) => ({
+    parsed,
+    entry:
+      lookUp(parsed.code, context.dictionary, context.entries) ??
+      (parsed.grammar === 'j2012' ? lookUp(parsed.base, context.dictionary, context.entries) : null),
+  }));
   const chosen = own.find(({ entry }) => entry) ?? own[0] ?? null;
   const parsed = chosen?.parsed ?? null;
   const entry = chosen?.entry ?? null;
   const texts = [said, entry?.text ?? ''].filter(Boolean);
-  const d = parsed ? describe(parsed, entry, said) : { words: said, failure: null, signal: meaningInText(said) };
+  const d = parsed
+    ? describe(parsed, entry, said)
+    : { words: said, failure: null, signal: meaningInText(said) };
 
   const base = parsed?.grammar === 'j2012' ? parsed.base : null;
   const brake = module === null ? null : isBrakeController(module);
-  const echo = (base !== null && ECHO_BASES.has(base) && brake !== true) || (brake !== true && texts.some(isEchoText) && !texts.some(isWheelSpeedText));
-  const voltage = !echo && ((base !== null && VOLTAGE_BASES.has(base)) || texts.some(isVoltageText)) && !texts.some(isWheelSpeedText);
+  const echo =
+    (base !== null && ECHO_BASES.has(base) && brake !== true) ||
+    (brake !== true && texts.some(isEchoText) && !texts.some(isWheelSpeedText));
+  const voltage =
+    !echo &&
+    ((base !== null && VOLTAGE_BASES.has(base)) || texts.some(isVoltageText)) &&
+    !texts.some(isWheelSpeedText);
   const wheelEnds = echo || voltage ? [] : toCentre(cornersOf(parsed, texts, given, context), context);
   const reserved = base !== null && reservedCorner(base) !== null;
   const spnWheel = parsed?.grammar === 'spn' && spnCorner(parsed.spn) !== null;
   const chassis = base !== null && base.startsWith('C') && brake !== false;
   const aboutWheel =
-    !echo && !voltage && brake !== false &&
-    (reserved || spnWheel || texts.some(isWheelSpeedText) || (wheelEnds.length > 0 && (chassis || brake === true || parsed === null)) ||
+    !echo &&
+    !voltage &&
+    brake !== false &&
+    (reserved ||
+      spnWheel ||
+      texts.some(isWheelSpeedText) ||
+      (wheelEnds.length > 0 && (chassis || brake === true || parsed === null)) ||
       (chassis && context.namedCorner !== null && texts.length === 0));
-  const ends = aboutWheel && wheelEnds.length === 0 && context.namedCorner ? [context.namedCorner] : wheelEnds;
-  const understood = parsed !== null && (parsed.grammar === 'j2012' || parsed.grammar === 'spn' || entry !== null || texts.length > 0);
-  const role = echo ? 'knock-on' : aboutWheel ? 'root' : understood && (texts.length > 0 || voltage || (base !== null && !base.startsWith('C'))) ? 'other' : 'unknown';
+  const ends =
+    aboutWheel && wheelEnds.length === 0 && context.namedCorner ? [context.namedCorner] : wheelEnds;
+  const understood =
+    parsed !== null &&
+    (parsed.grammar === 'j2012' || parsed.grammar === 'spn' || entry !== null || texts.length > 0);
+  const role = echo
+    ? 'knock-on'
+    : aboutWheel
+      ? 'root'
+      : understood && (texts.length > 0 || voltage || (base !== null && !base.startsWith('C')))
+        ? 'other'
+        : 'unknown';
   const place = ends.map((end) => wheelEndInWords(end, context.axles)).join(' and ');
-  const echoWords = base === 'U0121' ? 'lost communication with the anti-lock controller' : base === 'U0415' ? 'invalid data received from the anti-lock controller' : d.words;
+  const echoWords =
+    base === 'U0121'
+      ? 'lost communication with the anti-lock controller'
+      : base === 'U0415'
+        ? 'invalid data received from the anti-lock controller'
+        : d.words;
   const meaning =
     role === 'knock-on'
       ? `${echoWords || 'message from the brake controller missing or invalid'}: an echo, not a fault of its own`
       : aboutWheel
-        ? [place ? `wheel speed signal ${place}` : 'wheel speed signal, corner not named', d.failure ?? (d.signal && d.signal !== 'generic' ? d.signal.replace(/-/g, ' ') : '')].filter(Boolean).join(': ')
-        : [d.words, d.failure].filter(Boolean).join(': ') || 'not explained by the standard or by a dictionary here';
+        ? [
+            place ? `wheel speed signal ${place}` : 'wheel speed signal, corner not named',
+            d.failure ?? (d.signal && d.signal !== 'generic' ? d.signal.replace(/-/g, ' ') : ''),
+          ]
+            .filter(Boolean)
+            .join(': ')
+        : [d.words, d.failure].filter(Boolean).join(': ') ||
+          'not explained by the standard or by a dictionary here';
   return {
     code: given.code,
     module,
@@ -119,7 +175,15 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     wheelEnds: aboutWheel ? ends : [],
     meaning,
     status: given.status ?? null,
-    source: entry ? `dictionary ${entry.dictionary}` : said ? 'the words beside it' : parsed?.grammar === 'spn' ? 'SAE J1939' : base !== null ? 'SAE J2012' : 'nothing here explains it',
+    source: entry
+      ? `dictionary ${entry.dictionary}`
+      : said
+        ? 'the words beside it'
+        : parsed?.grammar === 'spn'
+          ? 'SAE J1939'
+          : base !== null
+            ? 'SAE J2012'
+            : 'nothing here explains it',
     corrected: parsed?.corrected ?? null,
     explainedBy: null,
     signal: aboutWheel ? (d.signal ?? 'generic') : null,

@@ -1,7 +1,8 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle, WheelEndArchitecture } from '../vocabulary/docket.ts';
 import type { Driveline, Mounting, SensorType, Target } from '../vocabulary/words.ts';
-import { axleOf, isCentre, wheelEndAt, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { axleOf, isCentre, wheelEndAt } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** One complete way a wheel end may be built. */
 export interface Architecture {
@@ -35,28 +36,56 @@ const drivenAxle = (axle: number, axles: number, driveline: Driveline | null | u
   }
 };
 
-const targetOdds = (sensor: SensorType, mounting: Mounting, driven: boolean | null, a: Assumptions): Array<[Target, number]> => {
+const targetOdds = (
+  sensor: SensorType,
+  mounting: Mounting,
+  driven: boolean | null,
+  a: Assumptions,
+): Array<[Target, number]> => {
   if (mounting === 'centre') return [['ring-in-differential', 1]];
   if (sensor === 'active') {
     const encoder = a.get('architecture.active.encoder');
     const rest = (1 - encoder) / 2;
-    return [['encoder-in-bearing', encoder], ['ring-on-hub', mounting === 'in-hub' || driven === false ? 2 * rest : rest], ['ring-on-shaft', mounting === 'in-hub' || driven === false ? 0 : rest]];
+    return [
+      ['encoder-in-bearing', encoder],
+      ['ring-on-hub', mounting === 'in-hub' || driven === false ? 2 * rest : rest],
+      ['ring-on-shaft', mounting === 'in-hub' || driven === false ? 0 : rest],
+    ];
   }
   if (mounting === 'in-hub' || driven === false) return [['ring-on-hub', 1]];
-  return [['ring-on-shaft', a.get('architecture.passive.ring-on-shaft')], ['ring-on-hub', a.get('architecture.passive.ring-on-hub')]];
+  return [
+    ['ring-on-shaft', a.get('architecture.passive.ring-on-shaft')],
+    ['ring-on-hub', a.get('architecture.passive.ring-on-hub')],
+  ];
 };
 
-const enumerate = (driven: boolean | null, centre: boolean, a: Assumptions): Array<{ architecture: Architecture; chance: number }> => {
+const enumerate = (
+  driven: boolean | null,
+  centre: boolean,
+  a: Assumptions,
+): Array<{ architecture: Architecture; chance: number }> => {
   const out: Array<{ architecture: Architecture; chance: number }> = [];
   for (const sensor of ['passive', 'active'] as const) {
     const pSensor = sensor === 'passive' ? a.get('architecture.passive') : 1 - a.get('architecture.passive');
-    const inHub = sensor === 'active' ? a.get('architecture.active.in-hub') : a.get('architecture.passive.in-hub');
-    const mountings: Array<[Mounting, number]> = centre ? [['centre', 1]] : [['separate', 1 - inHub], ['in-hub', inHub]];
+    const inHub =
+      sensor === 'active' ? a.get('architecture.active.in-hub') : a.get('architecture.passive.in-hub');
+    const mountings: Array<[Mounting, number]> = centre
+      ? [['centre', 1]]
+      : [
+          ['separate', 1 - inHub],
+          ['in-hub', inHub],
+        ];
     for (const [mounting, pMounting] of mountings)
       for (const [target, pTarget] of targetOdds(sensor, mounting, driven, a)) {
         const alone = target === 'encoder-in-bearing' ? 0 : a.get('architecture.ring-sold-alone');
-        for (const [ringSoldAlone, pAlone] of [[true, alone], [false, 1 - alone]] as const)
-          out.push({ architecture: { sensor, mounting, target, ringSoldAlone }, chance: pSensor * pMounting * pTarget * pAlone });
+        for (const [ringSoldAlone, pAlone] of [
+          [true, alone],
+          [false, 1 - alone],
+        ] as const)
+          out.push({
+            architecture: { sensor, mounting, target, ringSoldAlone },
+            chance: pSensor * pMounting * pTarget * pAlone,
+          });
       }
   }
   return out.filter((option) => option.chance > 0);
@@ -84,7 +113,9 @@ const optionsFor = (known: WheelEndArchitecture, driven: boolean | null, centre:
         chance,
       }))
       .reduce<typeof all>((merged, option) => {
-        const same = merged.find((m) => JSON.stringify(m.architecture) === JSON.stringify(option.architecture));
+        const same = merged.find(
+          (m) => JSON.stringify(m.architecture) === JSON.stringify(option.architecture),
+        );
         if (same) same.chance += option.chance;
         else merged.push({ ...option });
         return merged;
@@ -113,7 +144,8 @@ export const architectureGroups = (
     const driven = drivenAxle(axle, axles, vehicle.driveline);
     const centreEnd = wheelEndAt(axle, 'centre');
     const centreGiven = given[centreEnd];
-    const whollyCentre = axleKnown.mounting === 'centre' || (centreNamed.has(axle) && axleKnown.mounting == null);
+    const whollyCentre =
+      axleKnown.mounting === 'centre' || (centreNamed.has(axle) && axleKnown.mounting == null);
     if (whollyCentre || centreGiven || centreNamed.has(axle)) {
       const known = { ...(whollyCentre ? axleKnown : {}), ...centreGiven, mounting: 'centre' as const };
       groups.push({ ends: [centreEnd], options: optionsFor(known, driven, true, a), known });
@@ -125,8 +157,14 @@ export const architectureGroups = (
     });
     const [left, right] = sides as [(typeof sides)[0], (typeof sides)[0]];
     if (JSON.stringify(left.known) === JSON.stringify(right.known))
-      groups.push({ ends: [left.end, right.end], options: optionsFor(left.known, driven, false, a), known: left.known });
-    else for (const { end, known } of sides) groups.push({ ends: [end], options: optionsFor(known, driven, false, a), known });
+      groups.push({
+        ends: [left.end, right.end],
+        options: optionsFor(left.known, driven, false, a),
+        known: left.known,
+      });
+    else
+      for (const { end, known } of sides)
+        groups.push({ ends: [end], options: optionsFor(known, driven, false, a), known });
   }
   return groups;
 };

@@ -25,7 +25,8 @@ export const checkChance = (table: string, result: string, cause: Cause | null, 
   const hit = known.get(key);
   if (hit !== undefined) return hit;
   const prefix = (name: string) => `check.${table}.${name}`;
-  const own = cause !== null && a.find(`${prefix(cause)}.${result}`, -1) >= 0 ? prefix(cause) : prefix('nothing');
+  const own =
+    cause !== null && a.find(`${prefix(cause)}.${result}`, -1) >= 0 ? prefix(cause) : prefix('nothing');
   const total = resultsOf(table).reduce((sum, r) => sum + a.find(`${own}.${r}`, 0), 0);
   const value = total > 0 ? a.find(`${own}.${result}`, 0) / total : 0;
   known.set(key, value);

@@ -1,6 +1,7 @@
 import type { FactEffect } from '../vocabulary/advice.ts';
 import { CAUSE_SHORT } from '../vocabulary/inWords.ts';
-import { wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { Evidence } from './finding.ts';
 import type { Posterior } from './posterior.ts';
@@ -38,25 +39,37 @@ export const evidenceWithout = (evidence: Evidence, path: string): Evidence => (
 
 /**
  * How each fact moved the answer: the odds of the leading causes with it against the odds had it not been known, all
- * else kept. The largest movements are named in words.
+ * else kept. The largest movements are named in words; the wheel is named only where it is not `corner`.
  */
 export const explainFacts = (
   facts: readonly Removable[],
   whole: Posterior,
   causes: ReadonlyArray<{ cause: Cause; wheelEnd: WheelEnd | null }>,
   axles: number,
+  corner: WheelEnd | null,
 ): FactEffect[] =>
   facts.map(({ path, label, wheelEnd, without }) => {
     const rest = without();
     const effects = causes
       .map(({ cause, wheelEnd: end }) => {
         const factor = odds(whole.chance(cause, end)) / odds(rest.chance(cause, end));
-        return { cause, wheelEnd: end, factor, words: `${CAUSE_SHORT[cause]}${end ? ` ${wheelEndInWords(end, axles)}` : ''} ${factorInWords(factor)}` };
+        return {
+          cause,
+          wheelEnd: end,
+          factor,
+          words: `${CAUSE_SHORT[cause]}${end && end !== corner ? ` ${wheelEndInWords(end, axles)}` : ''} ${factorInWords(factor)}`,
+        };
       })
       .filter(({ factor }) => Math.max(factor, 1 / factor) >= SAID_FROM)
       .sort((x, y) => Math.abs(Math.log(y.factor)) - Math.abs(Math.log(x.factor)));
     const up = effects.filter((effect) => effect.factor > 1).slice(0, 2);
     const down = effects.filter((effect) => effect.factor < 1).slice(0, up.length > 0 ? 1 : 2);
     const said = [...up, ...down].map((effect) => effect.words).join('; ');
-    return { path, label, wheelEnd, effects: [...effects.slice(0, SHOWN), ...up.filter((e) => !effects.slice(0, SHOWN).includes(e))], said: said || 'changes little' };
+    return {
+      path,
+      label,
+      wheelEnd,
+      effects: [...effects.slice(0, SHOWN), ...up.filter((e) => !effects.slice(0, SHOWN).includes(e))],
+      said: said || 'changes little',
+    };
   });

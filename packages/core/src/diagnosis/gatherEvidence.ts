@@ -7,7 +7,8 @@ import type { Docket, HistoryEvent } from '../vocabulary/docket.ts';
 import { CHECK_IN_WORDS, EVENT_IN_WORDS, SYMPTOM_IN_WORDS } from '../vocabulary/inWords.ts';
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
 import type { Cause, Symptom } from '../vocabulary/words.ts';
-import { axleOf, isCentre, wheelEndAt, wheelEndInWords, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { axleOf, isCentre, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { checkChance } from './checkTable.ts';
 import type { Complaint, Evidence, Finding, SharedFinding } from './finding.ts';
 
@@ -19,8 +20,25 @@ export interface EvidenceContext {
 }
 
 const SHARED: ReadonlySet<Cause> = new Set(['module', 'supply']);
-const LAMPS = new Set<Symptom>(['lamp.abs', 'lamp.brake', 'lamp.traction', 'lamp.awd', 'message.driver-assist']);
-const DEAD_MEANINGS = new Set(['open', 'short-to-ground', 'short-to-battery', 'ground-or-open', 'battery-or-open', 'resistance-low', 'resistance-high', 'no-signal', 'device', 'voltage-range']);
+const LAMPS = new Set<Symptom>([
+  'lamp.abs',
+  'lamp.brake',
+  'lamp.traction',
+  'lamp.awd',
+  'message.driver-assist',
+]);
+const DEAD_MEANINGS = new Set([
+  'open',
+  'short-to-ground',
+  'short-to-battery',
+  'ground-or-open',
+  'battery-or-open',
+  'resistance-low',
+  'resistance-high',
+  'no-signal',
+  'device',
+  'voltage-range',
+]);
 const DEAD_PATTERNS = new Set(['no-signal', 'drops-out']);
 
 /** A wheel end of a fact, moved to the axle's centre sender where the axle has only that. */
@@ -35,7 +53,11 @@ const codeFinding = (code: UnderstoodCode, i: number, end: WheelEnd | null, a: A
   const meaning = code.signal ?? 'generic';
   const nothing = a.get('code.nothing');
   const stale = code.status === 'stored' || code.status === 'history';
-  const past = stale ? a.get('code.not-active') : code.status === 'active' ? a.get('code.active-none-present') : 1;
+  const past = stale
+    ? a.get('code.not-active')
+    : code.status === 'active'
+      ? a.get('code.active-none-present')
+      : 1;
   return {
     path: `codes[${i}]`,
     label: `code ${code.code}: ${code.meaning}`,
@@ -52,41 +74,80 @@ const codeFinding = (code: UnderstoodCode, i: number, end: WheelEnd | null, a: A
 };
 
 const historyFinding = (event: HistoryEvent, i: number, end: WheelEnd | null, a: Assumptions): Finding => {
-  const short = event.cured === 'for-a-while' && (event.daysUntilReturn ?? 0) <= a.get('history.short-return-days');
+  const short =
+    event.cured === 'for-a-while' && (event.daysUntilReturn ?? 0) <= a.get('history.short-return-days');
   const outcome = event.cured === 'no' ? '.no' : short ? '.for-a-while' : '';
-  const fade = event.daysAgo == null ? a.get('history.unknown-when') : Math.exp(-event.daysAgo / a.get('history.fade-days'));
+  const fade =
+    event.daysAgo == null
+      ? a.get('history.unknown-when')
+      : Math.exp(-event.daysAgo / a.get('history.fade-days'));
   // What a part did or did not cure does not fade as the disturbance of the work does.
   const weight = outcome ? Math.max(fade, a.get('history.unknown-when')) : fade;
   return {
     path: `history[${i}]`,
-    label: EVENT_IN_WORDS[event.event] + (event.daysAgo == null ? '' : `, ${event.daysAgo} days ago`) + (event.cured === 'no' ? ', no change' : short ? `, good for ${event.daysUntilReturn ?? 'a few'} days` : ''),
+    label:
+      EVENT_IN_WORDS[event.event] +
+      (event.daysAgo == null ? '' : `, ${event.daysAgo} days ago`) +
+      (event.cured === 'no'
+        ? ', no change'
+        : short
+          ? `, good for ${event.daysUntilReturn ?? 'a few'} days`
+          : ''),
     wheelEnd: end,
     mechanism: `history ${event.event}`,
     kind: 'factor',
     seen: (cause) => {
       if (cause === null) return 1;
       const plain = a.find(`history.${event.event}.${cause}`, 1);
-      return a.find(`history.${event.event}${outcome}.${cause}`, outcome && event.event !== 'sensor-replaced' ? plain : 1) ** weight;
+      return (
+        a.find(
+          `history.${event.event}${outcome}.${cause}`,
+          outcome && event.event !== 'sensor-replaced' ? plain : 1,
+        ) ** weight
+      );
     },
   };
 };
 
-const checkFinding = (check: Check, i: number, end: WheelEnd | null, sizes: TyreSizes, context: EvidenceContext): Finding | null => {
+const checkFinding = (
+  check: Check,
+  i: number,
+  end: WheelEnd | null,
+  sizes: TyreSizes,
+  context: EvidenceContext,
+): Finding | null => {
   const { a } = context;
   if (check.check === 'battery' || check.check === 'tyres') return null;
   if (check.check === 'meter.resistance' && check.of === 'new-part') return null;
   const dead = check.check === 'live' && DEAD_PATTERNS.has(check.pattern);
   const explained = check.check === 'live' && sizesExplain(check, end, sizes, a);
-  const notGrowing = check.check === 'live' && check.growsWithSpeed === false && (check.pattern === 'reads-high' || check.pattern === 'reads-low');
-  const chance = (which: 'seen' | 'normal'): NonNullable<Finding['normal']> => (cause, architecture) => {
-    const reading = readCheck(check, architecture.sensor, a);
-    if (!reading) return 1;
-    const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
-    const base = checkChance(reading.table, result, cause, a);
-    if (which === 'normal' || cause !== 'tyre') return base;
-    return Math.min(1, base * (explained ? a.get('tyres.explained.tyre') : 1) * (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1));
-  };
-  const result = 'result' in check ? check.result : check.check === 'live' ? check.pattern : check.check === 'meter.resistance' ? `${check.ohms}${typeof check.ohms === 'number' ? ' ohm' : ''}` : `${check.volts} V`;
+  const notGrowing =
+    check.check === 'live' &&
+    check.growsWithSpeed === false &&
+    (check.pattern === 'reads-high' || check.pattern === 'reads-low');
+  const chance =
+    (which: 'seen' | 'normal'): NonNullable<Finding['normal']> =>
+    (cause, architecture) => {
+      const reading = readCheck(check, architecture.sensor, a);
+      if (!reading) return 1;
+      const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
+      const base = checkChance(reading.table, result, cause, a);
+      if (which === 'normal' || cause !== 'tyre') return base;
+      return Math.min(
+        1,
+        base *
+          (explained ? a.get('tyres.explained.tyre') : 1) *
+          (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1),
+      );
+    };
+  const result =
+    'result' in check
+      ? check.result
+      : check.check === 'live'
+        ? check.pattern
+        : check.check === 'meter.resistance'
+          ? `${check.ohms}${typeof check.ohms === 'number' ? ' ohm' : ''}`
+          : `${check.volts} V`;
   const anyReading = readCheck(check, 'passive', a) ?? readCheck(check, 'active', a);
   return {
     path: `checks[${i}]`,
@@ -101,11 +162,18 @@ const checkFinding = (check: Check, i: number, end: WheelEnd | null, sizes: Tyre
 };
 
 /** Whether the sizes fitted explain a measured ratio at this wheel end. */
-const sizesExplain = (check: Extract<Check, { check: 'live' }>, end: WheelEnd | null, sizes: TyreSizes, a: Assumptions): boolean => {
-  if (check.percent == null || !end || (check.pattern !== 'reads-low' && check.pattern !== 'reads-high')) return false;
+const sizesExplain = (
+  check: Extract<Check, { check: 'live' }>,
+  end: WheelEnd | null,
+  sizes: TyreSizes,
+  a: Assumptions,
+): boolean => {
+  if (check.percent == null || !end || (check.pattern !== 'reads-low' && check.pattern !== 'reads-high'))
+    return false;
   const measured = Math.abs(check.percent) * (check.pattern === 'reads-low' ? -1 : 1);
   return compareTyres(sizes, a.get('tyres.differ-percent')).odd.some(
-    (odd) => odd.wheelEnd === end && Math.abs(odd.readsPercent - measured) <= a.get('tyres.ratio-slack-percent'),
+    (odd) =>
+      odd.wheelEnd === end && Math.abs(odd.readsPercent - measured) <= a.get('tyres.ratio-slack-percent'),
   );
 };
 
@@ -125,7 +193,11 @@ const tyreFindings = (sizes: TyreSizes, path: string, context: EvidenceContext):
   return comparison.compared.map((end) => {
     const odd = comparison.odd.find((o) => o.wheelEnd === end);
     return odd
-      ? finding(end, 'differ', `tyre ${wheelEndInWords(end, axles)} reads ${Math.abs(odd.readsPercent).toFixed(1)} % ${odd.readsPercent < 0 ? 'low' : 'high'} against the other side by its size`)
+      ? finding(
+          end,
+          'differ',
+          `tyre ${wheelEndInWords(end, axles)} reads ${Math.abs(odd.readsPercent).toFixed(1)} % ${odd.readsPercent < 0 ? 'low' : 'high'} against the other side by its size`,
+        )
       : finding(end, 'match', 'tyre sizes match across the axle');
   });
 };
@@ -133,12 +205,24 @@ const tyreFindings = (sizes: TyreSizes, path: string, context: EvidenceContext):
 const complaintsOf = (symptoms: readonly Symptom[], context: EvidenceContext): Complaint[] => {
   const { a, axles } = context;
   const at = (symptom: Symptom) => `symptoms[${symptoms.indexOf(symptom)}]`;
-  const brings = (row: string): Complaint['brings'] => (cause, end) =>
-    Math.max(a.find(`symptom.${row}.${cause}`, 0), end && isCentre(end) && (row === 'speedometer' || row === 'shifting.bad') ? a.find(`symptom.centre-chain.${cause}`, 0) : 0);
+  const brings =
+    (row: string): Complaint['brings'] =>
+    (cause, end) =>
+      Math.max(
+        a.find(`symptom.${row}.${cause}`, 0),
+        end && isCentre(end) && (row === 'speedometer' || row === 'shifting.bad')
+          ? a.find(`symptom.centre-chain.${cause}`, 0)
+          : 0,
+      );
   const out: Complaint[] = [];
   const lamps = symptoms.filter((s) => LAMPS.has(s));
   if (lamps.length > 0)
-    out.push({ paths: lamps.map(at), label: lamps.map((s) => SYMPTOM_IN_WORDS[s]).join(', '), leak: a.get('symptom.lamps.leak'), brings: brings('lamps') });
+    out.push({
+      paths: lamps.map(at),
+      label: lamps.map((s) => SYMPTOM_IN_WORDS[s]).join(', '),
+      leak: a.get('symptom.lamps.leak'),
+      brings: brings('lamps'),
+    });
   const single: Array<[Symptom[], string]> = [
     [['abs.activates-when-stopping'], 'abs.activates-when-stopping'],
     [['speedometer.dead', 'speedometer.erratic'], 'speedometer'],
@@ -150,31 +234,57 @@ const complaintsOf = (symptoms: readonly Symptom[], context: EvidenceContext): C
   for (const [any, row] of single) {
     const present = symptoms.filter((s) => any.includes(s));
     if (present.length > 0)
-      out.push({ paths: present.map(at), label: present.map((s) => SYMPTOM_IN_WORDS[s]).join(', '), leak: a.get(`symptom.${row}.leak`), brings: brings(row) });
+      out.push({
+        paths: present.map(at),
+        label: present.map((s) => SYMPTOM_IN_WORDS[s]).join(', '),
+        leak: a.get(`symptom.${row}.leak`),
+        brings: brings(row),
+      });
   }
   if (symptoms.includes('lamp.rear-abs'))
     out.push({
       paths: [at('lamp.rear-abs')],
       label: SYMPTOM_IN_WORDS['lamp.rear-abs'],
       leak: a.get('symptom.lamps.leak'),
-      brings: (cause, end) => (end === null || axleOf(end) === axles ? a.find(`symptom.lamps.${cause}`, 0) : 0),
+      brings: (cause, end) =>
+        end === null || axleOf(end) === axles ? a.find(`symptom.lamps.${cause}`, 0) : 0,
     });
   return out;
 };
 
-const sharedFindings = (docket: Docket, codes: readonly UnderstoodCode[], a: Assumptions): SharedFinding[] => {
+const sharedFindings = (
+  docket: Docket,
+  codes: readonly UnderstoodCode[],
+  a: Assumptions,
+): SharedFinding[] => {
   const out: SharedFinding[] = [];
-  const supplyOr = (key: string) => (shared: ReadonlySet<Cause>) => a.get(shared.has('supply') ? `${key}.supply` : `${key}.otherwise`);
+  const supplyOr = (key: string) => (shared: ReadonlySet<Cause>) =>
+    a.get(shared.has('supply') ? `${key}.supply` : `${key}.otherwise`);
   codes.forEach((code, i) => {
     if (code.voltage && !codes.slice(0, i).some((earlier) => earlier.voltage))
-      out.push({ path: `codes[${i}]`, label: `code ${code.code}: ${code.meaning}`, seen: supplyOr('voltage-code') });
+      out.push({
+        path: `codes[${i}]`,
+        label: `code ${code.code}: ${code.meaning}`,
+        seen: supplyOr('voltage-code'),
+      });
   });
-  const unrelated = new Set(codes.filter((code) => code.role === 'other' || code.role === 'unknown').map((code) => code.module ?? '?'));
+  const unrelated = new Set(
+    codes
+      .filter((code) => code.role === 'other' || code.role === 'unknown')
+      .map((code) => code.module ?? '?'),
+  );
   if (unrelated.size >= a.get('many-modules.count'))
-    out.push({ path: 'codes', label: `codes in ${unrelated.size} modules that have nothing to do with wheel speed`, seen: supplyOr('many-modules') });
+    out.push({
+      path: 'codes',
+      label: `codes in ${unrelated.size} modules that have nothing to do with wheel speed`,
+      seen: supplyOr('many-modules'),
+    });
   (docket.history ?? []).forEach((event, i) => {
     if (event.event !== 'battery-flat' && event.event !== 'battery-replaced') return;
-    const fade = event.daysAgo == null ? a.get('history.unknown-when') : Math.exp(-event.daysAgo / a.get('history.fade-days'));
+    const fade =
+      event.daysAgo == null
+        ? a.get('history.unknown-when')
+        : Math.exp(-event.daysAgo / a.get('history.fade-days'));
     out.push({
       path: `history[${i}]`,
       label: EVENT_IN_WORDS[event.event],
@@ -221,7 +331,10 @@ export const gatherEvidence = (
     }
     findings.push(historyFinding(event, i, settle(event.wheelEnd, ends) ?? corner, a));
   });
-  const sizes: TyreSizes = Object.assign({}, docket.vehicle?.tyres ?? {}, ...(docket.checks ?? []).map((check) => (check.check === 'tyres' ? check.sizes : {})));
+  const sizes: TyreSizes = (docket.checks ?? []).reduce<TyreSizes>(
+    (sofar, check) => (check.check === 'tyres' ? { ...sofar, ...check.sizes } : sofar),
+    docket.vehicle?.tyres ?? {},
+  );
   (docket.checks ?? []).forEach((check, i) => {
     const finding = checkFinding(check, i, settle(check.wheelEnd, ends) ?? corner, sizes, context);
     if (finding) findings.push(finding);
@@ -240,5 +353,9 @@ export const gatherEvidence = (
       kind: 'present',
       seen: (cause) => (cause === null || SHARED.has(cause) ? a.get('claim.sound') : a.get('claim.faulty')),
     });
-  return { findings, complaints: complaintsOf(docket.symptoms ?? [], context), shared: sharedFindings(docket, codes, a) };
+  return {
+    findings,
+    complaints: complaintsOf(docket.symptoms ?? [], context),
+    shared: sharedFindings(docket, codes, a),
+  };
 };

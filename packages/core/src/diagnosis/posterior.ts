@@ -36,13 +36,25 @@ const SHARED_STATES: ReadonlyArray<readonly Cause[]> = [[], ['module'], ['supply
  * Weight that correlated findings keep: of those sharing a mechanism at one wheel end the most telling counts in full,
  * the others with a small power, so that three reports of one open circuit are not three proofs.
  */
-const powersOf = (findings: readonly Finding[], architecture: Architecture, causes: readonly Cause[], repeat: number): number[] => {
+const powersOf = (
+  findings: readonly Finding[],
+  architecture: Architecture,
+  causes: readonly Cause[],
+  repeat: number,
+): number[] => {
   const spread = findings.map((finding) => {
-    const logs = [null, ...causes].map((cause) => Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)));
+    const logs = [null, ...causes].map((cause) =>
+      Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
+    );
     return Math.max(...logs) - Math.min(...logs);
   });
   return findings.map((finding, i) => {
-    const stronger = findings.some((other, j) => j !== i && other.mechanism === finding.mechanism && ((spread[j] ?? 0) > (spread[i] ?? 0) || ((spread[j] ?? 0) === (spread[i] ?? 0) && j < i)));
+    const stronger = findings.some(
+      (other, j) =>
+        j !== i &&
+        other.mechanism === finding.mechanism &&
+        ((spread[j] ?? 0) > (spread[i] ?? 0) || ((spread[j] ?? 0) === (spread[i] ?? 0) && j < i)),
+    );
     return stronger ? repeat : 1;
   });
 };
@@ -92,22 +104,38 @@ export const posterior = (
         const weigh = (findings: readonly Finding[], shared: readonly Cause[]): Float64Array => {
           const powers = powersOf(findings, architecture, [...causes, 'none-present'], repeat);
           return Float64Array.from(states, (state) =>
-            findings.reduce((product, finding, i) => product * likelihood(finding, [...state, ...shared], architecture) ** (powers[i] ?? 1), 1),
+            findings.reduce(
+              (product, finding, i) =>
+                product * likelihood(finding, [...state, ...shared], architecture) ** (powers[i] ?? 1),
+              1,
+            ),
           );
         };
-        const priors = states.map((state) => statePrior(state, (cause) => causePrior(cause, architecture, vehicle, today, a), a));
+        const priors = states.map((state) =>
+          statePrior(state, (cause) => causePrior(cause, architecture, vehicle, today, a), a),
+        );
         const total = priors.reduce((sum, p) => sum + p, 0);
         const weights = SHARED_STATES.map((shared) =>
           [own, [...own, ...adrift]].map((findings, here) =>
-            here === 1 && adrift.length === 0 ? new Float64Array(0) : weigh(findings, shared).map((w, i) => (w * (priors[i] ?? 0)) / total),
+            here === 1 && adrift.length === 0
+              ? new Float64Array(0)
+              : weigh(findings, shared).map((w, i) => (w * (priors[i] ?? 0)) / total),
           ),
         );
         const silent = Array.from({ length: subsets }, (_, subset) =>
           Float64Array.from(states, (state) =>
-            complaints.reduce((product, complaint, g) => (subset & (1 << g) ? state.reduce((p, cause) => p * (1 - complaint.brings(cause, end)), product) : product), 1),
+            complaints.reduce(
+              (product, complaint, g) =>
+                subset & (1 << g)
+                  ? state.reduce((p, cause) => p * (1 - complaint.brings(cause, end)), product)
+                  : product,
+              1,
+            ),
           ),
         );
-        const sums = weights.map((byHere) => byHere.map((w) => silent.map((s) => w.reduce((sum, x, i) => sum + x * (s[i] ?? 0), 0))));
+        const sums = weights.map((byHere) =>
+          byHere.map((w) => silent.map((s) => w.reduce((sum, x, i) => sum + x * (s[i] ?? 0), 0))),
+        );
         return { end, states, weights, silent, sums };
       }),
     ),
@@ -115,12 +143,24 @@ export const posterior = (
 
   const sharedWeights = SHARED_STATES.map((shared) => {
     const set = new Set(shared);
-    const prior = (['module', 'supply'] as const).reduce((p, cause) => p * (set.has(cause) ? a.get(`prior.${cause}`) : 1 - a.get(`prior.${cause}`)), 1);
+    const prior = (['module', 'supply'] as const).reduce(
+      (p, cause) => p * (set.has(cause) ? a.get(`prior.${cause}`) : 1 - a.get(`prior.${cause}`)),
+      1,
+    );
     return evidence.shared.reduce((p, finding) => p * finding.seen(set), prior);
   });
   const sharedSilent = SHARED_STATES.map((shared) =>
     Array.from({ length: subsets }, (_, subset) =>
-      complaints.reduce((product, complaint, g) => (subset & (1 << g) ? shared.reduce((p, cause) => p * (1 - complaint.brings(cause, null)), product * (1 - complaint.leak)) : product), 1),
+      complaints.reduce(
+        (product, complaint, g) =>
+          subset & (1 << g)
+            ? shared.reduce(
+                (p, cause) => p * (1 - complaint.brings(cause, null)),
+                product * (1 - complaint.leak),
+              )
+            : product,
+        1,
+      ),
     ),
   );
   const sign = Array.from({ length: subsets }, (_, subset) => {
@@ -129,7 +169,11 @@ export const posterior = (
     return bits % 2 ? -1 : 1;
   });
 
-  const mass = tables.map((options) => options.map((perEnd) => perEnd.map((table) => SHARED_STATES.map(() => new Float64Array(table.states.length)))));
+  const mass = tables.map((options) =>
+    options.map((perEnd) =>
+      perEnd.map((table) => SHARED_STATES.map(() => new Float64Array(table.states.length))),
+    ),
+  );
   const sharedMass = new Float64Array(SHARED_STATES.length);
   let evidenceMass = 0;
   for (let s = 0; s < SHARED_STATES.length; s++)
@@ -139,7 +183,12 @@ export const posterior = (
         if (factor === 0) continue;
         const here = (end: WheelEnd) => (corner === end ? 1 : 0);
         const optionMass = groups.map((group, g) =>
-          group.options.map(({ chance }, k) => (tables[g]?.[k] ?? []).reduce((p, table) => p * (table.sums[s]?.[here(table.end)]?.[subset] ?? 0), chance)),
+          group.options.map(({ chance }, k) =>
+            (tables[g]?.[k] ?? []).reduce(
+              (p, table) => p * (table.sums[s]?.[here(table.end)]?.[subset] ?? 0),
+              chance,
+            ),
+          ),
         );
         const groupMass = optionMass.map((options) => options.reduce((sum, x) => sum + x, 0));
         const total = groupMass.reduce((p, x) => p * x, factor);
@@ -158,7 +207,8 @@ export const posterior = (
               const silent = table.silent[subset];
               const target = mass[g]?.[k]?.[e]?.[s];
               if (!weights || !silent || !target) return;
-              for (let t = 0; t < target.length; t++) target[t] = (target[t] ?? 0) + scale * (weights[t] ?? 0) * (silent[t] ?? 0);
+              for (let t = 0; t < target.length; t++)
+                target[t] = (target[t] ?? 0) + scale * (weights[t] ?? 0) * (silent[t] ?? 0);
             });
           });
         });
@@ -176,11 +226,21 @@ export const posterior = (
           });
         });
       });
-      return { wheelEnd, odd: beliefs.reduce((sum, b) => (b.state.length > 0 ? sum + b.p : sum), 0), beliefs };
+      return {
+        wheelEnd,
+        odd: beliefs.reduce((sum, b) => (b.state.length > 0 ? sum + b.p : sum), 0),
+        beliefs,
+      };
     }),
   );
   const shared = new Map<Cause, number>(
-    (['module', 'supply'] as const).map((cause) => [cause, SHARED_STATES.reduce((sum, set, s) => (set.includes(cause) ? sum + (sharedMass[s] ?? 0) / evidenceMass : sum), 0)]),
+    (['module', 'supply'] as const).map((cause) => [
+      cause,
+      SHARED_STATES.reduce(
+        (sum, set, s) => (set.includes(cause) ? sum + (sharedMass[s] ?? 0) / evidenceMass : sum),
+        0,
+      ),
+    ]),
   );
   return {
     ends,
@@ -188,6 +248,8 @@ export const posterior = (
     chance: (cause, wheelEnd) =>
       wheelEnd === null
         ? (shared.get(cause) ?? 0)
-        : (ends.find((end) => end.wheelEnd === wheelEnd)?.beliefs.reduce((sum, b) => (b.state.includes(cause) ? sum + b.p : sum), 0) ?? 0),
+        : (ends
+            .find((end) => end.wheelEnd === wheelEnd)
+            ?.beliefs.reduce((sum, b) => (b.state.includes(cause) ? sum + b.p : sum), 0) ?? 0),
   };
 };

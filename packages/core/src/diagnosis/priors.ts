@@ -24,9 +24,15 @@ export const causePrior = (
 ): number => {
   const age = ageInYears(vehicle.buildDate, today) ?? a.get('age.typical');
   const decades = (age - a.get('age.typical')) / 10;
-  const salt = vehicle.saltExposure === 'high' || vehicle.saltExposure === 'none' ? a.find(`salt.${vehicle.saltExposure}.${cause}`, 1) : 1;
+  const salt =
+    vehicle.saltExposure === 'high' || vehicle.saltExposure === 'none'
+      ? a.find(`salt.${vehicle.saltExposure}.${cause}`, 1)
+      : 1;
   const shaft = architecture.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${cause}`, 1) : 1;
-  return Math.min(0.3, a.get(`prior.${cause}`) * a.find(`age.per-decade.${cause}`, 1) ** decades * salt * shaft);
+  return Math.min(
+    0.3,
+    a.get(`prior.${cause}`) * a.find(`age.per-decade.${cause}`, 1) ** decades * salt * shaft,
+  );
 };
 
 /** How much likelier than chance two causes are found together. */

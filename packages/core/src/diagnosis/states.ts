@@ -1,5 +1,6 @@
 import type { Cause } from '../vocabulary/words.ts';
-import { isCentre, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { isCentre } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { hasRing, type Architecture } from './architecture.ts';
 
 /** What may be wrong at one wheel end: nothing, one cause, or two at once. */

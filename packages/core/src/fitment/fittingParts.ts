@@ -1,15 +1,21 @@
 import type { CataloguePart, CatalogueSlice, JobNote } from '../vocabulary/catalogue.ts';
 import type { PartClass } from '../vocabulary/words.ts';
-import { axleOf, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { axleOf } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /**
  * Whether a build date, known to the year, month or day, may lie within a range. A date that straddles the border is
  * let through: it is not known to be outside.
  */
-export const mayBeBuiltWithin = (buildDate: string | null | undefined, from: string | null, to: string | null): boolean => {
+export const mayBeBuiltWithin = (
+  buildDate: string | null | undefined,
+  from: string | null,
+  to: string | null,
+): boolean => {
   if (!buildDate) return true;
   const overlap = (a: string, b: string) => Math.min(a.length, b.length);
-  if (from && buildDate.slice(0, overlap(buildDate, from)) < from.slice(0, overlap(buildDate, from))) return false;
+  if (from && buildDate.slice(0, overlap(buildDate, from)) < from.slice(0, overlap(buildDate, from)))
+    return false;
   return !(to && buildDate.slice(0, overlap(buildDate, to)) > to.slice(0, overlap(buildDate, to)));
 };
 
@@ -22,7 +28,9 @@ export const fittingParts = (
 ): CataloguePart[] => {
   const numbers = new Set(
     slice.applications
-      .filter((row) => row.wheelEnds.includes(wheelEnd) && mayBeBuiltWithin(buildDate, row.builtFrom, row.builtTo))
+      .filter(
+        (row) => row.wheelEnds.includes(wheelEnd) && mayBeBuiltWithin(buildDate, row.builtFrom, row.builtTo),
+      )
       .map((row) => row.partNumber),
   );
   return slice.parts.filter((part) => part.partClass === partClass && numbers.has(part.number));

@@ -14,8 +14,16 @@ const WHEEL_BOLTS = { what: 'wheel bolts or nuts, crosswise', figure: MAKERS, si
 /** Order of work for each part class, as a careful mechanic would do it. */
 export const GENERIC_WORK: Readonly<Record<PartClass, GenericWork>> = {
   sensor: {
-    access: ['Wheel off. The plug sits high in the arch, behind the liner or under a cover: find it before drawing the sensor.'],
-    tools: ['jack, stands and chocks', 'torque wrench', 'soft brush and lint-free cloth', 'penetrating oil', 'sensor grease for the bore'],
+    access: [
+      'Wheel off. The plug sits high in the arch, behind the liner or under a cover: find it before drawing the sensor.',
+    ],
+    tools: [
+      'jack, stands and chocks',
+      'torque wrench',
+      'soft brush and lint-free cloth',
+      'penetrating oil',
+      'sensor grease for the bore',
+    ],
     steps: [
       'Unplug the sensor and free its lead from every clip; note its way.',
       'Soak the bore. Undo the bolt, turn the sensor to and fro; do not lever at the tip.',
@@ -35,11 +43,22 @@ export const GENERIC_WORK: Readonly<Record<PartClass, GenericWork>> = {
       'Press the new ring square to its stop; a warm ring goes on a cold seat.',
       'Check the gap all the way round by turning the hub.',
     ],
-    torques: [{ what: 'caliper bracket bolts', figure: MAKERS, singleUse: true }, { what: 'axle nut', figure: MAKERS, singleUse: true }, WHEEL_BOLTS],
+    torques: [
+      { what: 'caliper bracket bolts', figure: MAKERS, singleUse: true },
+      { what: 'axle nut', figure: MAKERS, singleUse: true },
+      WHEEL_BOLTS,
+    ],
   },
   'hub-assembly': {
-    access: ['Wheel, caliper and disc off, axle nut undone with the wheel on the ground; hub bolts from behind the knuckle.'],
-    tools: ['jack, stands and chocks', 'torque wrench for the axle nut', 'hub puller', 'wire brush for the seat'],
+    access: [
+      'Wheel, caliper and disc off, axle nut undone with the wheel on the ground; hub bolts from behind the knuckle.',
+    ],
+    tools: [
+      'jack, stands and chocks',
+      'torque wrench for the axle nut',
+      'hub puller',
+      'wire brush for the seat',
+    ],
     steps: [
       'Loosen the axle nut while the vehicle stands on its wheels.',
       'Hang the caliper by a hook, never by its hose.',
@@ -48,7 +67,12 @@ export const GENERIC_WORK: Readonly<Record<PartClass, GenericWork>> = {
       'Clean the seat in the knuckle, fit the hub with new bolts, tighten crosswise.',
       'Tighten the new axle nut with the wheel on the ground.',
     ],
-    torques: [{ what: 'hub bolts', figure: MAKERS, singleUse: true }, { what: 'axle nut', figure: MAKERS, singleUse: true }, { what: 'caliper bracket bolts', figure: MAKERS, singleUse: true }, WHEEL_BOLTS],
+    torques: [
+      { what: 'hub bolts', figure: MAKERS, singleUse: true },
+      { what: 'axle nut', figure: MAKERS, singleUse: true },
+      { what: 'caliper bracket bolts', figure: MAKERS, singleUse: true },
+      WHEEL_BOLTS,
+    ],
   },
   'axle-shaft': {
     access: ['Axle nut loosened on the ground; wheel off; lower joint parted to swing the knuckle.'],
@@ -60,11 +84,22 @@ export const GENERIC_WORK: Readonly<Record<PartClass, GenericWork>> = {
       'Renew the seal and the circlip; top up the gearbox oil to its mark.',
       'Tighten the new axle nut with the wheel on the ground.',
     ],
-    torques: [{ what: 'axle nut', figure: MAKERS, singleUse: true }, { what: 'lower joint nut', figure: MAKERS, singleUse: true }, WHEEL_BOLTS],
+    torques: [
+      { what: 'axle nut', figure: MAKERS, singleUse: true },
+      { what: 'lower joint nut', figure: MAKERS, singleUse: true },
+      WHEEL_BOLTS,
+    ],
   },
   'connector-kit': {
-    access: ['The joint sits high in the arch behind the liner, in the boot or under a lamp: follow the lead from the sensor.'],
-    tools: ['crimping pliers for the terminal size', 'wire strippers', 'heat gun for sealed splices', 'tags or tape'],
+    access: [
+      'The joint sits high in the arch behind the liner, in the boot or under a lamp: follow the lead from the sensor.',
+    ],
+    tools: [
+      'crimping pliers for the terminal size',
+      'wire strippers',
+      'heat gun for sealed splices',
+      'tags or tape',
+    ],
     steps: [
       'Tag the wires and, where a pad-wear lead has a like shell, tag both.',
       'Cut back to bright copper; stagger the splices; keep a twisted pair twisted.',

@@ -6,24 +6,36 @@ import type { Caution, PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { GENERIC_WORK, PROOF_OF_FIX } from './genericWork.ts';
 
-const listed = (text: string): string[] => text.split(';').map((item) => item.trim()).filter(Boolean);
+const listed = (text: string): string[] =>
+  text
+    .split(';')
+    .map((item) => item.trim())
+    .filter(Boolean);
 
 /** `hub bolts=110 Nm + 90 deg; !axle nut=230 Nm`: a `!` marks a fastener that is used once. */
 const torquesFrom = (text: string): HandOver['torques'] =>
   listed(text).map((item) => {
-    const [what = '', figure = ''] = item.replace(/^!/, '').split('=').map((half) => half.trim());
+    const [what = '', figure = ''] = item
+      .replace(/^!/, '')
+      .split('=')
+      .map((half) => half.trim());
     return { what, figure, singleUse: item.startsWith('!') };
   });
 
 /** The sheet that keeps the customer safe: access, tools, order of work, torque, proof of the fix and cautions. */
-export const handOverFor = (part: PartClass, wheelEnd: WheelEnd, slice: CatalogueSlice, cautions: readonly Caution[]): HandOver => {
+export const handOverFor = (
+  part: PartClass,
+  wheelEnd: WheelEnd,
+  slice: CatalogueSlice,
+  cautions: readonly Caution[],
+): HandOver => {
   const generic = GENERIC_WORK[part];
   const note = jobNote(slice, part, wheelEnd);
   return {
     access: note ? listed(note.access) : [...generic.access],
     tools: note ? [...new Set([...listed(note.tools), ...generic.tools])] : [...generic.tools],
     steps: [...generic.steps],
-    torques: note && note.torques ? torquesFrom(note.torques) : [...generic.torques],
+    torques: note?.torques ? torquesFrom(note.torques) : [...generic.torques],
     proof: [...PROOF_OF_FIX],
     cautions: cautions.map((caution) => ({ caution, words: CAUTION_IN_WORDS[caution] })),
   };

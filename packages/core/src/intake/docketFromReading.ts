@@ -2,14 +2,23 @@ import type { Docket } from '../vocabulary/docket.ts';
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
 
 /** A new docket with everything a reading found. The words stay on it, understood or not. */
-export const docketFromReading = (reading: IntakeReading, words: string, trafficSide: 'left' | 'right' | null): Docket => {
+export const docketFromReading = (
+  reading: IntakeReading,
+  words: string,
+  trafficSide: 'left' | 'right' | null,
+): Docket => {
   const corners = reading.positions.filter((p) => (p.role ?? 'corner') === 'corner');
   const ends = [...new Set(corners.flatMap((p) => p.wheelEnds))];
-  const settled = reading.conflicts.length === 0 && ends.length === 1 && corners.every((p) => p.needs === null);
+  const settled =
+    reading.conflicts.length === 0 && ends.length === 1 && corners.every((p) => p.needs === null);
   return {
     format: 'hardy-spoke/docket',
     version: 1,
-    vehicle: { ...reading.vehicle, trafficSide: reading.vehicle.trafficSide ?? trafficSide, ...(Object.keys(reading.tyres).length > 0 ? { tyres: reading.tyres } : {}) },
+    vehicle: {
+      ...reading.vehicle,
+      trafficSide: reading.vehicle.trafficSide ?? trafficSide,
+      ...(Object.keys(reading.tyres).length > 0 ? { tyres: reading.tyres } : {}),
+    },
     codes: reading.codes,
     symptoms: reading.symptoms,
     history: reading.history,

@@ -10,17 +10,31 @@ const present = (entries: Record<string, unknown>): Record<string, unknown> =>
  */
 export const mergeReading = (docket: Docket, reading: IntakeReading, words: string): Docket => {
   const codes = docket.codes ?? [];
-  const fresh = reading.codes.filter((code) => !codes.some((known) => known.code === code.code && (known.module ?? null) === (code.module ?? null)));
+  const fresh = reading.codes.filter(
+    (code) =>
+      !codes.some((known) => known.code === code.code && (known.module ?? null) === (code.module ?? null)),
+  );
   const positions = [...(docket.positions ?? []), ...reading.positions];
-  const said = [...new Set(reading.positions.filter((p) => (p.role ?? 'corner') === 'corner').flatMap((p) => p.wheelEnds))];
+  const said = [
+    ...new Set(
+      reading.positions.filter((p) => (p.role ?? 'corner') === 'corner').flatMap((p) => p.wheelEnds),
+    ),
+  ];
   const settled = reading.conflicts.length === 0 && said.length === 1 ? (said[0] ?? null) : null;
   const before = docket.wheelEnd ?? null;
   const differs = before !== null && settled !== null && settled !== before;
   // A corner kept only as an answer becomes a phrase again, so that both stand side by side.
-  const kept = differs && !(docket.positions ?? []).some((p) => p.wheelEnds.includes(before)) ? [{ text: before, wheelEnds: [before], needs: null }, ...positions] : positions;
+  const kept =
+    differs && !(docket.positions ?? []).some((p) => p.wheelEnds.includes(before))
+      ? [{ text: before, wheelEnds: [before], needs: null }, ...positions]
+      : positions;
   return {
     ...docket,
-    vehicle: { ...docket.vehicle, ...present(reading.vehicle), tyres: { ...docket.vehicle?.tyres, ...reading.tyres } },
+    vehicle: {
+      ...docket.vehicle,
+      ...present(reading.vehicle),
+      tyres: { ...docket.vehicle?.tyres, ...reading.tyres },
+    },
     codes: [...codes, ...fresh],
     symptoms: [...new Set([...(docket.symptoms ?? []), ...reading.symptoms])],
     history: [...(docket.history ?? []), ...reading.history],
@@ -28,6 +42,9 @@ export const mergeReading = (docket: Docket, reading: IntakeReading, words: stri
     positions: kept,
     wheelEnd: differs ? null : (before ?? settled),
     words: [docket.words, words].filter(Boolean).join('\n').slice(0, 20000),
-    leftOver: [...(docket.leftOver ?? []), ...reading.leftOver.map((left) => left.slice(0, 400))].slice(0, 200),
+    leftOver: [...(docket.leftOver ?? []), ...reading.leftOver.map((left) => left.slice(0, 400))].slice(
+      0,
+      200,
+    ),
   };
 };

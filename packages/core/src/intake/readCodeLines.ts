@@ -11,11 +11,17 @@ const STATUS = lexicon<CodeStatus>([
   ['active|current|present|confirmed|currently present|permanent|static|now', 'active'],
   ['stored|memory|saved|memorised|in memory|stored code', 'stored'],
   ['pending|not confirmed|maturing|test not complete', 'pending'],
-  ['history|historic|historical|passive|inactive|not active|not present|past|previous|previously active|not currently present', 'history'],
+  [
+    'history|historic|historical|passive|inactive|not active|not present|past|previous|previously active|not currently present',
+    'history',
+  ],
 ]);
 
 const HEADING_WORDS = lexicon<true>([
-  ['abs|anti lock|antilock|ebs|esp|engine|transmission|gearbox|airbag|restraint|body|steering|power steering|park brake|parking brake|transfer case|camera|instrument|instruments|cluster|dash|radar|climate|gateway|brake|brakes|stability|trailer|tyre monitor|suspension|central electronics|lighting|doors|hvac|immobiliser|driver assist|all wheel drive|awd|tail lift|tachograph|retarder|module|control unit|controller|ecu|system', true],
+  [
+    'abs|anti lock|antilock|ebs|esp|engine|transmission|gearbox|airbag|restraint|body|steering|power steering|park brake|parking brake|transfer case|camera|instrument|instruments|cluster|dash|radar|climate|gateway|brake|brakes|stability|trailer|tyre monitor|suspension|central electronics|lighting|doors|hvac|immobiliser|driver assist|all wheel drive|awd|tail lift|tachograph|retarder|module|control unit|controller|ecu|system',
+    true,
+  ],
 ]);
 
 export interface CodeLine {
@@ -54,7 +60,10 @@ const statusIn = (text: string): { status: CodeStatus; words: string } | null =>
   const hit = hits.at(-1);
   if (!hit) return null;
   const tokens = tokenise(text);
-  return { status: hit.meaning, words: text.slice(tokens[hit.from]?.start ?? 0, tokens[hit.to - 1]?.end ?? 0) };
+  return {
+    status: hit.meaning,
+    words: text.slice(tokens[hit.from]?.start ?? 0, tokens[hit.to - 1]?.end ?? 0),
+  };
 };
 
 /** A heading names the module of the codes below it: short, no code, known words, or marked as one. */
@@ -64,22 +73,32 @@ const headingOf = (line: string): string | null => {
   const tokens = tokenise(text);
   if (tokens.length > 8 || HEADING_WORDS.all(tokens).length === 0) return null;
   const marked = /[:\]]\s*$|^[\s]*[[=#*-]/.test(line) || text === text.toUpperCase();
-  return marked || tokens.length <= 4 ? text.replace(/\s*[:(-]\s*\d+\s*(?:codes?|faults?|dtcs?)\)?$/i, '') : null;
+  return marked || tokens.length <= 4
+    ? text.replace(/\s*[:(-]\s*\d+\s*(?:codes?|faults?|dtcs?)\)?$/i, '')
+    : null;
 };
 
-const clean = (text: string): string => text.replace(/^[\s\-:;,|.\u2013()[\]]+|[\s\-:;,|\u2013([\]]+$/g, '').replace(/\s*[\t;|]+\s*/g, ' ').replace(/\s+/g, ' ');
+const clean = (text: string): string =>
+  text
+    .replace(/^[\s\-:;,|.\u2013()[\]]+|[\s\-:;,|\u2013([\]]+$/g, '')
+    .replace(/\s*[\t;|]+\s*/g, ' ')
+    .replace(/\s+/g, ' ');
 
 const withoutStatus = (text: string): { text: string; status: CodeStatus | null } => {
   const fields = text.split(/[\t;|]|\s{2,}|,|\s[-\u2013]\s|[()[\]]/);
   for (const field of fields.reverse()) {
     const tokens = tokenise(field);
-    const hit = STATUS.at(tokens.filter((t) => t.kind === 'word' && !/^(status|code|fault|dtc)$/.test(t.norm)), 0);
+    const hit = STATUS.at(
+      tokens.filter((t) => t.kind === 'word' && !/^(status|code|fault|dtc)$/.test(t.norm)),
+      0,
+    );
     if (hit && tokens.length <= 5) return { text: text.replace(field, ' '), status: hit.meaning };
   }
   const tokens = tokenise(text).filter((t) => t.kind === 'word');
   for (let n = Math.min(3, tokens.length); n >= 1; n--) {
     const hit = STATUS.at(tokens, tokens.length - n);
-    if (hit && hit.to === tokens.length) return { text: text.slice(0, tokens[hit.from]?.start ?? 0), status: hit.meaning };
+    if (hit?.to === tokens.length)
+      return { text: text.slice(0, tokens[hit.from]?.start ?? 0), status: hit.meaning };
   }
   return { text, status: null };
 };
@@ -108,19 +127,51 @@ export const readCodeLines = (source: SourceText, known: (code: string) => boole
       const description = clean(after);
       const tabular = SEPARATORS.test(line.text) && /[\t;|]|\s{2,}/.test(line.text);
       const leads = clean(before) === '' || tabular;
-      const described = single && leads && description !== '' && (tabular || isWheelSpeedText(description) || meaningInText(description) !== null || /^\s*[-:\u2013(]/.test(after) || lines.filter((l) => l.codes.length > 0).length > 2 || isBrakeController(description));
+      const described =
+        single &&
+        leads &&
+        description !== '' &&
+        (tabular ||
+          isWheelSpeedText(description) ||
+          meaningInText(description) !== null ||
+          /^\s*[-:\u2013(]/.test(after) ||
+          lines.filter((l) => l.codes.length > 0).length > 2 ||
+          isBrakeController(description));
       const start = line.start + found.start;
       const end = line.start + found.end;
       source.takeRange(start, end);
       const fields = described ? withoutStatus(after) : { text: '', status: null };
-      const status = described ? fields.status : single && lines.length <= 2 ? null : (statusIn(after.slice(0, 40))?.status ?? null);
-      const moduleField = tabular ? clean(before.split(/[\t;|]|\s{2,}/).filter((field) => field.trim()).at(-1) ?? '') : leads && /:\s*$/.test(before) ? clean(before) : '';
-      const module = moduleField && HEADING_WORDS.all(tokenise(moduleField)).length > 0 ? moduleField : (heading?.name ?? null);
+      const status = described
+        ? fields.status
+        : single && lines.length <= 2
+          ? null
+          : (statusIn(after.slice(0, 40))?.status ?? null);
+      const moduleField = tabular
+        ? clean(
+            before
+              .split(/[\t;|]|\s{2,}/)
+              .filter((field) => field.trim())
+              .at(-1) ?? '',
+          )
+        : leads && /:\s*$/.test(before)
+          ? clean(before)
+          : '';
+      const module =
+        moduleField && HEADING_WORDS.all(tokenise(moduleField)).length > 0
+          ? moduleField
+          : (heading?.name ?? null);
       const text = clean(fields.text);
       if (described) source.takeRange(line.start, line.start + line.text.length);
       out.push({
         code: { module, code: found.parsed.code, text: text || null, status },
-        chip: { kind: 'code', label: `${found.parsed.code}${text ? ` ${text}` : ''}`, words: found.text, start, end, note: found.parsed.corrected },
+        chip: {
+          kind: 'code',
+          label: `${found.parsed.code}${text ? ` ${text}` : ''}`,
+          words: found.text,
+          start,
+          end,
+          note: found.parsed.corrected,
+        },
         description: described ? { start: line.start, end: line.start + line.text.length } : null,
       });
     });

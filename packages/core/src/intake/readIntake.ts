@@ -2,7 +2,7 @@ import { readPositions, type LocatedPosition, type PositionContext } from '../po
 import { tokenise } from '../text/tokens.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
-import { wheelEndInWords } from '../vocabulary/wheelEnd.ts';
+import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { IntakeContext } from './context.ts';
 import { readChecks } from './readChecks.ts';
 import { readCodeLines } from './readCodeLines.ts';
@@ -13,7 +13,9 @@ import { sourceText } from './sourceText.ts';
 
 /** Words that carry nothing by themselves; they are not shown as left over. */
 const SMALL_WORDS = new Set(
-  'a an the and or but of on at in to is it its it\u2019s i we he she they my his her our their for with from by that this these those there was were has have had be been am are so as up now then just says said thinks think reckon reckons customer light lamp warning please wants want need needs says abs wheel speed sensor code codes fault faults hi hello thanks again still also out side corner one ones not no yes when after before me us him fitted done'.split(' '),
+  'a an the and or but of on at in to is it its it\u2019s i we he she they my his her our their for with from by that this these those there was were has have had be been am are so as up now then just says said thinks think reckon reckons customer light lamp warning please wants want need needs says abs wheel speed sensor code codes fault faults hi hello thanks again still also out side corner one ones not no yes when after before me us him fitted done'.split(
+    ' ',
+  ),
 );
 
 const NOT_WORTH = /^[^\p{L}\d]+$/u;
@@ -54,7 +56,10 @@ export const readIntake = (text: string, context: IntakeContext): IntakeReading 
   const tyresFound = findTyreSizes(speech);
   const { symptoms, chips: symptomChips } = readSymptoms(source);
   // Lamps named for an axle ("rear abs light") are complaints, not corners: their words are out before positions are read.
-  const forPositions = blank(speech, [...symptomChips, ...tyresFound].filter(({ start }) => speech[start] !== undefined));
+  const forPositions = blank(
+    speech,
+    [...symptomChips, ...tyresFound].filter(({ start }) => speech[start] !== undefined),
+  );
   const { positions, conflicts } = readPositions(forPositions, positionContext, tokenise(forPositions));
   for (const position of positions) source.takeRange(position.start, position.end);
 
@@ -64,44 +69,79 @@ export const readIntake = (text: string, context: IntakeContext): IntakeReading 
   const tyres: TyreSizes = {};
   const tyreChips: Chip[] = tyresFound.map(({ size, start, end }) => {
     source.takeRange(start, end);
-    const near = positions.filter((p) => p.wheelEnds.length > 0).sort((a, b) => Math.abs(a.start - start) - Math.abs(b.start - start))[0];
+    const near = positions
+      .filter((p) => p.wheelEnds.length > 0)
+      .sort((a, b) => Math.abs(a.start - start) - Math.abs(b.start - start))[0];
     const ends = near?.wheelEnds ?? [];
     for (const end of ends) tyres[end] ??= size;
-    return { kind: 'tyre', label: `tyre ${size}${ends.length ? ` ${ends.map((e) => wheelEndInWords(e, positionContext.axles)).join(', ')}` : ''}`, words: size, start, end, note: ends.length ? null : 'which wheel is not said' };
+    return {
+      kind: 'tyre',
+      label: `tyre ${size}${ends.length ? ` ${ends.map((e) => wheelEndInWords(e, positionContext.axles)).join(', ')}` : ''}`,
+      words: size,
+      start,
+      end,
+      note: ends.length ? null : 'which wheel is not said',
+    };
   });
 
   const codes = codeLines.map(({ code, chip, description }) => {
     if (description) return code;
     // A corner said right after a code, as in "C0A31-13 front left", is the corner of that code.
-    const next = positions.find((p) => p.start >= chip.end && p.start - chip.end <= 3 && /^[\s,:-]*$/.test(text.slice(chip.end, p.start)));
+    const next = positions.find(
+      (p) =>
+        p.start >= chip.end && p.start - chip.end <= 3 && /^[\s,:-]*$/.test(text.slice(chip.end, p.start)),
+    );
     const alone = codeLines.length === 1 ? null : next;
-    return alone && alone.wheelEnds.length === 1 ? { ...code, wheelEnd: alone.wheelEnds[0] } : code;
+    return alone?.wheelEnds.length === 1 ? { ...code, wheelEnd: alone.wheelEnds[0] } : code;
   });
 
   const cornerLabel = (p: LocatedPosition): string => {
     const place = p.wheelEnds.map((end) => wheelEndInWords(end, positionContext.axles)).join(', ');
     const role = p.role === 'past' ? ' (before)' : p.role === 'denied' ? ' (not this)' : '';
-    return p.needs ? `${p.text}: which ${p.needs === 'steeringSide' ? 'steering side' : p.needs === 'trafficSide' ? 'side of the road' : p.needs}?` : `${place}${role}`;
+    return p.needs
+      ? `${p.text}: which ${p.needs === 'steeringSide' ? 'steering side' : p.needs === 'trafficSide' ? 'side of the road' : p.needs}?`
+      : `${place}${role}`;
   };
-  const cornerChips: Chip[] = positions.map((p) => ({ kind: 'corner', label: cornerLabel(p), words: p.text, start: p.start, end: p.end, note: p.needs ? 'not placed yet' : null }));
+  const cornerChips: Chip[] = positions.map((p) => ({
+    kind: 'corner',
+    label: cornerLabel(p),
+    words: p.text,
+    start: p.start,
+    end: p.end,
+    note: p.needs ? 'not placed yet' : null,
+  }));
 
   const leftChips: Chip[] = [];
   let run: { start: number; end: number } | null = null;
   const close = () => {
     if (run) {
       const words = text.slice(run.start, run.end);
-      if (!NOT_WORTH.test(words)) leftChips.push({ kind: 'left-over', label: words, words, ...run, note: null });
+      if (!NOT_WORTH.test(words))
+        leftChips.push({ kind: 'left-over', label: words, words, ...run, note: null });
     }
     run = null;
   };
   source.tokens.forEach((token, i) => {
-    const noise = token.kind !== 'word' || source.taken(i) || SMALL_WORDS.has(token.norm) || (token.norm.length < 2 && !/\d/.test(token.norm));
+    const noise =
+      token.kind !== 'word' ||
+      source.taken(i) ||
+      SMALL_WORDS.has(token.norm) ||
+      (token.norm.length < 2 && !/\d/.test(token.norm));
     if (noise) return close();
     run = run ? { start: run.start, end: token.end } : { start: token.start, end: token.end };
   });
   close();
 
-  const chips = [...codeLines.map(({ chip }) => chip), ...vehicleChips, ...cornerChips, ...symptomChips, ...historyChips, ...checkChips, ...tyreChips, ...leftChips].sort((a, b) => a.start - b.start);
+  const chips = [
+    ...codeLines.map(({ chip }) => chip),
+    ...vehicleChips,
+    ...cornerChips,
+    ...symptomChips,
+    ...historyChips,
+    ...checkChips,
+    ...tyreChips,
+    ...leftChips,
+  ].sort((a, b) => a.start - b.start);
   return {
     format: 'hardy-spoke/intake',
     version: 1,

@@ -28,7 +28,8 @@ const DRIVE = lexicon<Partial<DocketVehicle>>([
   ['salted roads|road salt|by the sea|on the coast', { saltExposure: 'high' }],
 ]);
 
-const GENERIC_KINDS = 'minibus|bus|van|car|truck|lorry|pickup|ambulance|gritter|trailer|hatchback|saloon|estate|4x4|tractor|coach|camper|motorhome';
+const GENERIC_KINDS =
+  'minibus|bus|van|car|truck|lorry|pickup|ambulance|gritter|trailer|hatchback|saloon|estate|4x4|tractor|coach|camper|motorhome';
 
 interface Named {
   readonly words: string;
@@ -37,10 +38,15 @@ interface Named {
 
 /** Names that single out vehicles, longest first: make and model, make, model, kind. */
 const namesOf = (vehicles: readonly CatalogueVehicle[]): Named[] =>
-  vehicles.flatMap((vehicle) => [vehicle.make, vehicle.model, vehicle.kind].map((words) => ({ words: words.toLowerCase(), vehicle })));
+  vehicles.flatMap((vehicle) =>
+    [vehicle.make, vehicle.model, vehicle.kind].map((words) => ({ words: words.toLowerCase(), vehicle })),
+  );
 
 /** Reads which vehicle it is: by fleet number or plate, by VIN, or by make, model, kind and year. */
-export const readVehicle = (source: SourceText, context: IntakeContext): { vehicle: DocketVehicle; chips: Chip[]; vehicleRow: CatalogueVehicle | null } => {
+export const readVehicle = (
+  source: SourceText,
+  context: IntakeContext,
+): { vehicle: DocketVehicle; chips: Chip[]; vehicleRow: CatalogueVehicle | null } => {
   const { text, tokens } = source;
   const chips: Chip[] = [];
   const vehicle: DocketVehicle = {};
@@ -62,28 +68,61 @@ export const readVehicle = (source: SourceText, context: IntakeContext): { vehic
       if (i + n > tokens.length || source.taken(i)) continue;
       const joined = squeezed(source.words(i, i + n));
       if (joined.length < 2) continue;
-      const fleet = context.fleet.find((f) => squeezed(f.fleetNumber) === joined || (f.plate !== null && squeezed(f.plate) === joined) || (f.vin !== null && f.vin === joined));
+      const fleet = context.fleet.find(
+        (f) =>
+          squeezed(f.fleetNumber) === joined ||
+          (f.plate !== null && squeezed(f.plate) === joined) ||
+          (f.vin !== null && f.vin === joined),
+      );
       if (!fleet) continue;
       row = context.vehicles.find((v) => v.id === fleet.vehicleId) ?? null;
-      Object.assign(vehicle, { fleetNumber: fleet.fleetNumber, plate: fleet.plate, vin: vehicle.vin ?? fleet.vin, buildDate: fleet.buildDate, saltExposure: fleet.saltExposure, distanceKm: fleet.distanceKm });
-      chip(`${fleet.fleetNumber}${row ? `: ${row.make} ${row.model}` : ''}`, tokens[i]?.start ?? 0, tokens[i + n - 1]?.end ?? 0, 'from the fleet register');
+      Object.assign(vehicle, {
+        fleetNumber: fleet.fleetNumber,
+        plate: fleet.plate,
+        vin: vehicle.vin ?? fleet.vin,
+        buildDate: fleet.buildDate,
+        saltExposure: fleet.saltExposure,
+        distanceKm: fleet.distanceKm,
+      });
+      chip(
+        `${fleet.fleetNumber}${row ? `: ${row.make} ${row.model}` : ''}`,
+        tokens[i]?.start ?? 0,
+        tokens[i + n - 1]?.end ?? 0,
+        'from the fleet register',
+      );
     }
 
   for (const hit of DRIVE.all(tokens)) {
-    for (const [key, value] of Object.entries(hit.meaning)) (vehicle as Record<string, unknown>)[key] ??= value;
+    for (const [key, value] of Object.entries(hit.meaning))
+      (vehicle as Record<string, unknown>)[key] ??= value;
     source.take(hit.from, hit.to);
-    chips.push({ kind: 'vehicle', label: source.words(hit.from, hit.to), words: source.words(hit.from, hit.to), start: tokens[hit.from]?.start ?? 0, end: tokens[hit.to - 1]?.end ?? 0, note: null });
+    chips.push({
+      kind: 'vehicle',
+      label: source.words(hit.from, hit.to),
+      words: source.words(hit.from, hit.to),
+      start: tokens[hit.from]?.start ?? 0,
+      end: tokens[hit.to - 1]?.end ?? 0,
+      note: null,
+    });
   }
 
   if (!row) {
     const names = namesOf(context.vehicles);
-    const fuse = new Fuse([...new Set(names.map((name) => name.words))], { includeScore: true, threshold: FUZZY, distance: 20, ignoreLocation: false });
+    const fuse = new Fuse([...new Set(names.map((name) => name.words))], {
+      includeScore: true,
+      threshold: FUZZY,
+      distance: 20,
+      ignoreLocation: false,
+    });
     const matched: Array<{ words: string; from: number; to: number; corrected: string | null }> = [];
-    for (let i = 0; i < tokens.length; ) {
+    for (let i = 0; i < tokens.length;) {
       let step = 1;
       if (!source.taken(i) && tokens[i]?.kind === 'word') {
         for (let n = 3; n >= 1; n--) {
-          const words = tokens.slice(i, i + n).map((t) => t.norm).join(' ');
+          const words = tokens
+            .slice(i, i + n)
+            .map((t) => t.norm)
+            .join(' ');
           if (i + n <= tokens.length && names.some((name) => name.words === words)) {
             matched.push({ words, from: i, to: i + n, corrected: null });
             step = n;
@@ -93,33 +132,63 @@ export const readVehicle = (source: SourceText, context: IntakeContext): { vehic
         const word = tokens[i]?.norm ?? '';
         if (step === 1 && matched.at(-1)?.from !== i && word.length >= SHORTEST_FUZZY && !/\d/.test(word)) {
           const best = fuse.search(word)[0];
-          if (best && (best.score ?? 1) <= FUZZY && Math.abs(best.item.length - word.length) <= 2) matched.push({ words: best.item, from: i, to: i + 1, corrected: `${tokens[i]?.text ?? ''} read as ${best.item}` });
+          if (best && (best.score ?? 1) <= FUZZY && Math.abs(best.item.length - word.length) <= 2)
+            matched.push({
+              words: best.item,
+              from: i,
+              to: i + 1,
+              corrected: `${tokens[i]?.text ?? ''} read as ${best.item}`,
+            });
         }
       }
       i += step;
     }
-    const years = tokens.flatMap((token, i) => (/^(?:19[89]\d|20[0-4]\d)$/.test(token.norm) && !source.taken(i) ? [{ year: token.norm, i }] : []));
+    const years = tokens.flatMap((token, i) =>
+      /^(?:19[89]\d|20[0-4]\d)$/.test(token.norm) && !source.taken(i) ? [{ year: token.norm, i }] : [],
+    );
     const year = years[0];
     if (year) {
       vehicle.buildDate = year.year;
       chip(`built ${year.year}`, tokens[year.i]?.start ?? 0, tokens[year.i]?.end ?? 0);
     }
     if (matched.length > 0) {
-      const fits = context.vehicles.filter((v) => matched.every(({ words }) => [v.make, v.model, v.kind].some((name) => name.toLowerCase() === words)));
+      const fits = context.vehicles.filter((v) =>
+        matched.every(({ words }) => [v.make, v.model, v.kind].some((name) => name.toLowerCase() === words)),
+      );
       const inYear = fits.filter((v) => mayBeBuiltWithin(vehicle.buildDate, v.builtFrom, v.builtTo));
       const candidates = inYear.length > 0 ? inYear : fits;
       row = candidates.length === 1 ? (candidates[0] ?? null) : null;
-      const name = row ? `${row.make} ${row.model}` : matched.map(({ from, to, corrected, words }) => (corrected ? words : source.words(from, to))).join(' ');
+      const name = row
+        ? `${row.make} ${row.model}`
+        : matched
+            .map(({ from, to, corrected, words }) => (corrected ? words : source.words(from, to)))
+            .join(' ');
       vehicle.name ??= name;
-      const note = row ? 'in the catalogue' : candidates.length > 1 ? `${candidates.length} vehicles of the catalogue fit: ${candidates.slice(0, 4).map((v) => `${v.make} ${v.model}`).join(', ')}` : null;
+      const note = row
+        ? 'in the catalogue'
+        : candidates.length > 1
+          ? `${candidates.length} vehicles of the catalogue fit: ${candidates
+              .slice(0, 4)
+              .map((v) => `${v.make} ${v.model}`)
+              .join(', ')}`
+          : null;
       matched.forEach((m, k) => {
         source.take(m.from, m.to);
         const start = tokens[m.from]?.start ?? 0;
         const end = tokens[m.to - 1]?.end ?? 0;
-        chips.push({ kind: 'vehicle', label: k === 0 ? name : source.words(m.from, m.to), words: text.slice(start, end), start, end, note: [m.corrected, k === 0 ? note : null].filter(Boolean).join('; ') || null });
+        chips.push({
+          kind: 'vehicle',
+          label: k === 0 ? name : source.words(m.from, m.to),
+          words: text.slice(start, end),
+          start,
+          end,
+          note: [m.corrected, k === 0 ? note : null].filter(Boolean).join('; ') || null,
+        });
       });
     } else {
-      const generic = tokens.findIndex((token, i) => !source.taken(i) && new RegExp(`^(?:${GENERIC_KINDS})$`).test(token.norm));
+      const generic = tokens.findIndex(
+        (token, i) => !source.taken(i) && new RegExp(`^(?:${GENERIC_KINDS})$`).test(token.norm),
+      );
       const token = tokens[generic];
       if (token) {
         vehicle.name = token.text;
@@ -135,7 +204,10 @@ export const readVehicle = (source: SourceText, context: IntakeContext): { vehic
 };
 
 /** A tyre size in running text. */
-const TYRE = /(?<![\p{L}\d])(?:(?:LT|P)?\d{3}\s?\/\s?\d{2,3}\s?(?:Z?R|-|\s)\s?\d{2}C?(?:\s?\d{2,3}(?:\/\d{2,3})?[A-Z])?|\d{2}(?:[.,]\d+)?\s?[xX\u00D7]\s?\d{1,2}[.,]\d{1,2}\s?(?:R|-)\s?\d{2}|\d[.,]\d{2}\s?(?:R|-)\s?\d{2})(?![\p{L}\d])/gu;
+const TYRE =
+  /(?<![\p{L}\d])(?:(?:LT|P)?\d{3}\s?\/\s?\d{2,3}\s?(?:Z?R|-|\s)\s?\d{2}C?(?:\s?\d{2,3}(?:\/\d{2,3})?[A-Z])?|\d{2}(?:[.,]\d+)?\s?[xX\u00D7]\s?\d{1,2}[.,]\d{1,2}\s?(?:R|-)\s?\d{2}|\d[.,]\d{2}\s?(?:R|-)\s?\d{2})(?![\p{L}\d])/gu;
 
 export const findTyreSizes = (text: string): Array<{ size: string; start: number; end: number }> =>
-  [...text.matchAll(TYRE)].filter((match) => parseTyreSize(match[0]) !== null).map((match) => ({ size: match[0].trim(), start: match.index, end: match.index + match[0].length }));
+  [...text.matchAll(TYRE)]
+    .filter((match) => parseTyreSize(match[0]) !== null)
+    .map((match) => ({ size: match[0].trim(), start: match.index, end: match.index + match[0].length }));

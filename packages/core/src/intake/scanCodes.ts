@@ -1,4 +1,11 @@
-import { isKnownFailureMode, isKnownFailureType, parseJ2012, parseRawBytes, parseSpn, type ParsedCode } from '../codes/grammars.ts';
+import {
+  isKnownFailureMode,
+  isKnownFailureType,
+  parseJ2012,
+  parseRawBytes,
+  parseSpn,
+  type ParsedCode,
+} from '../codes/grammars.ts';
 
 /** A code found in a line, with where it stands. */
 export interface FoundCode {
@@ -10,7 +17,8 @@ export interface FoundCode {
 
 type Scanner = (line: string, found: (start: number, end: number, parsed: ParsedCode | null) => void) => void;
 
-const J2012 = /(?<![\p{L}\d])([PCBU])[ ]?([0-3OIL][ ]?[0-9A-FOIL]{3})(?:([ ]?[-:\u2013][ ]?|[ ]|)([0-9A-FOIL]{2}))?(?![\p{L}\d])/giu;
+const J2012 =
+  /(?<![\p{L}\d])([PCBU])[ ]?([0-3OIL][ ]?[0-9A-FOIL]{3})(?:([ ]?[-:\u2013][ ]?|[ ]|)([0-9A-FOIL]{2}))?(?![\p{L}\d])/giu;
 
 const j2012: Scanner = (line, found) => {
   for (const match of line.matchAll(J2012)) {
@@ -19,7 +27,10 @@ const j2012: Scanner = (line, found) => {
     if (spaced && letter !== letter.toUpperCase()) continue;
     const loose = joint === ' ' && type !== undefined;
     const next = line.slice(match.index + whole.length).trimStart();
-    const isType = type !== undefined && isKnownFailureType(type.toUpperCase()) && !/^(km|mph|m|v|volt|ohm|%|times|x|days?|weeks?|years?)\b/i.test(next);
+    const isType =
+      type !== undefined &&
+      isKnownFailureType(type.toUpperCase()) &&
+      !/^(km|mph|m|v|volt|ohm|%|times|x|days?|weeks?|years?)\b/i.test(next);
     if (loose && !isType) {
       const short = letter + four;
       found(match.index, match.index + whole.length - 1 - type.length, parseJ2012(short));
@@ -28,51 +39,77 @@ const j2012: Scanner = (line, found) => {
 };
 
 const spn: Scanner = (line, found) => {
-  for (const match of line.matchAll(/(?<![\p{L}\d])SPN[\s:#.-]*\d{1,6}(?:[\s,;/.-]*FMI[\s:#.-]*\d{1,2})?(?![\p{L}\d])/giu)) found(match.index, match.index + match[0].length, parseSpn(match[0]));
-  for (const match of line.matchAll(/(?<![\p{L}\d])s\s?\d{3,6}[\s,;/-]*f\s?\d{1,2}(?![\p{L}\d])/giu)) found(match.index, match.index + match[0].length, parseSpn(match[0]));
+  for (const match of line.matchAll(
+    /(?<![\p{L}\d])SPN[\s:#.-]*\d{1,6}(?:[\s,;/.-]*FMI[\s:#.-]*\d{1,2})?(?![\p{L}\d])/giu,
+  ))
+    found(match.index, match.index + match[0].length, parseSpn(match[0]));
+  for (const match of line.matchAll(/(?<![\p{L}\d])s\s?\d{3,6}[\s,;/-]*f\s?\d{1,2}(?![\p{L}\d])/giu))
+    found(match.index, match.index + match[0].length, parseSpn(match[0]));
   for (const match of line.matchAll(/(?<![\p{L}\d/.,-])(\d{3})\s?\/\s?(\d{1,2})(?![\p{L}\d/])/gu)) {
     const wheel = Number(match[1]) >= 789 && Number(match[1]) <= 797;
-    if (wheel && isKnownFailureMode(Number(match[2]))) found(match.index, match.index + match[0].length, parseSpn(match[0]));
+    if (wheel && isKnownFailureMode(Number(match[2])))
+      found(match.index, match.index + match[0].length, parseSpn(match[0]));
   }
 };
 
 const rawBytes: Scanner = (line, found) => {
-  for (const match of line.matchAll(/(?<![\p{L}\d])(?:0x[0-9A-F]{6}|[0-9A-F]{6}|[0-9A-F]{2} [0-9A-F]{2} [0-9A-F]{2})(?![\p{L}\d])/giu)) {
+  for (const match of line.matchAll(
+    /(?<![\p{L}\d])(?:0x[0-9A-F]{6}|[0-9A-F]{6}|[0-9A-F]{2} [0-9A-F]{2} [0-9A-F]{2})(?![\p{L}\d])/giu,
+  )) {
     const text = match[0];
     const digits = (text.match(/\d/g) ?? []).length;
     const letters = (text.match(/[A-F]/gi) ?? []).length;
-    if (/^0x/i.test(text) || (digits >= 2 && letters >= 1 && /^[4-7C-F]/i.test(text))) found(match.index, match.index + text.length, parseRawBytes(text));
+    if (/^0x/i.test(text) || (digits >= 2 && letters >= 1 && /^[4-7C-F]/i.test(text)))
+      found(match.index, match.index + text.length, parseRawBytes(text));
   }
 };
 
 const flash: Scanner = (line, found) => {
-  for (const match of line.matchAll(/(?:flash(?:es|ed|ing)?|blink(?:s|ed|ing)?|flash code|blink code)\D{0,12}([1-9])\s?[-,]\s?([1-9])(?![\p{L}\d])/giu)) {
+  for (const match of line.matchAll(
+    /(?:flash(?:es|ed|ing)?|blink(?:s|ed|ing)?|flash code|blink code)\D{0,12}([1-9])\s?[-,]\s?([1-9])(?![\p{L}\d])/giu,
+  )) {
     const start = match.index + match[0].length - /[1-9]\s?[-,]\s?[1-9]$/.exec(match[0])![0].length;
-    found(start, match.index + match[0].length, { grammar: 'flash', code: `${match[1]}-${match[2]}`, corrected: null });
+    found(start, match.index + match[0].length, {
+      grammar: 'flash',
+      code: `${match[1]}-${match[2]}`,
+      corrected: null,
+    });
   }
 };
 
 /** A maker's number counts in running text when a dictionary has it and a word such as "code" or a module stands by. */
-const maker = (known: (code: string) => boolean): Scanner => (line, found) => {
-  for (const match of line.matchAll(/(?<![\p{L}\d.,/-])([0-9A-F]{3,5})(?![\p{L}\d]|[.,/-]\d)/giu)) {
-    const text = match[0];
-    if ((text.match(/\d/g) ?? []).length < 2) continue;
-    const before = line.slice(0, match.index);
-    const after = line.slice(match.index + text.length);
-    const introduced = /(?:code|dtc|fault|error|number|no\.?|nr\.?)\s*[:#]?\s*$/i.test(before);
-    const leads = before.trim() === '' && /^\s*[-:;,\t|\u2013]|^\s+[A-Za-z]/.test(after) && after.trim().length > 3;
-    if (/^(?:19|20)\d\d$/.test(text) && !introduced) continue;
-    if (/^\s*(ohm|ohms|km|miles|mph|v|volts?|rpm|days?|weeks?|%)/i.test(after)) continue;
-    if (introduced || (leads && known(text.toUpperCase())) || (known(text.toUpperCase()) && /[:;|\t]/.test(line)))
-      found(match.index, match.index + text.length, { grammar: 'maker', code: text.toUpperCase(), corrected: null });
-  }
-};
+const maker =
+  (known: (code: string) => boolean): Scanner =>
+  (line, found) => {
+    for (const match of line.matchAll(/(?<![\p{L}\d.,/-])([0-9A-F]{3,5})(?![\p{L}\d]|[.,/-]\d)/giu)) {
+      const text = match[0];
+      if ((text.match(/\d/g) ?? []).length < 2) continue;
+      const before = line.slice(0, match.index);
+      const after = line.slice(match.index + text.length);
+      const introduced = /(?:code|dtc|fault|error|number|no\.?|nr\.?)\s*[:#]?\s*$/i.test(before);
+      const leads =
+        before.trim() === '' && /^\s*[-:;,\t|\u2013]|^\s+[A-Za-z]/.test(after) && after.trim().length > 3;
+      if (/^(?:19|20)\d\d$/.test(text) && !introduced) continue;
+      if (/^\s*(ohm|ohms|km|miles|mph|v|volts?|rpm|days?|weeks?|%)/i.test(after)) continue;
+      if (
+        introduced ||
+        (leads && known(text.toUpperCase())) ||
+        (known(text.toUpperCase()) && /[:;|\t]/.test(line))
+      )
+        found(match.index, match.index + text.length, {
+          grammar: 'maker',
+          code: text.toUpperCase(),
+          corrected: null,
+        });
+    }
+  };
 
 /** Finds every code in one line, from left to right, the more exact grammar first. */
 export const scanCodes = (line: string, known: (code: string) => boolean): FoundCode[] => {
   const out: FoundCode[] = [];
   const found = (start: number, end: number, parsed: ParsedCode | null): void => {
-    if (parsed && !out.some((code) => start < code.end && end > code.start)) out.push({ parsed, text: line.slice(start, end), start, end });
+    if (parsed && !out.some((code) => start < code.end && end > code.start))
+      out.push({ parsed, text: line.slice(start, end), start, end });
   };
   for (const scan of [spn, j2012, rawBytes, flash, maker(known)]) scan(line, found);
   return out.sort((a, b) => a.start - b.start);

@@ -31,7 +31,8 @@ export const sourceText = (text: string): SourceText => {
     tokens,
     take: (from, to) => void used.fill(1, from, to),
     takeRange(start, end) {
-      for (let i = firstEndingAfter(start); i < tokens.length && (tokens[i]?.start ?? end) < end; i++) used[i] = 1;
+      for (let i = firstEndingAfter(start); i < tokens.length && (tokens[i]?.start ?? end) < end; i++)
+        used[i] = 1;
     },
     taken: (index) => used[index] === 1,
     words: (from, to) => text.slice(tokens[from]?.start ?? 0, tokens[to - 1]?.end ?? 0),

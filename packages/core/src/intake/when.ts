@@ -1,8 +1,40 @@
 import { lexicon } from '../text/lexicon.ts';
 import type { Token } from '../text/tokens.ts';
 
-const DAYS: Readonly<Record<string, number>> = { day: 1, days: 1, week: 7, weeks: 7, wk: 7, wks: 7, fortnight: 14, fortnights: 14, month: 30, months: 30, year: 365, years: 365, hour: 0, hours: 0 };
-const COUNTS: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, couple: 2, few: 3, several: 4, half: 0.5 };
+const DAYS: Readonly<Record<string, number>> = {
+  day: 1,
+  days: 1,
+  week: 7,
+  weeks: 7,
+  wk: 7,
+  wks: 7,
+  fortnight: 14,
+  fortnights: 14,
+  month: 30,
+  months: 30,
+  year: 365,
+  years: 365,
+  hour: 0,
+  hours: 0,
+};
+const COUNTS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  couple: 2,
+  few: 3,
+  several: 4,
+  half: 0.5,
+};
 
 const FIXED = lexicon<number>([
   ['yesterday', 1],
@@ -15,7 +47,9 @@ const FIXED = lexicon<number>([
   ['a while back|a while ago', 90],
 ]);
 
-const MONTHS = 'january february march april may june july august september october november december'.split(' ');
+const MONTHS = 'january february march april may june july august september october november december'.split(
+  ' ',
+);
 
 /** Easter Sunday by the anonymous Gregorian computus. */
 const easter = (year: number): Date => {
@@ -29,7 +63,8 @@ const easter = (year: number): Date => {
   return new Date(Date.UTC(year, month - 1, ((h + l - 7 * m + 114) % 31) + 1));
 };
 
-const daysSince = (then: Date, today: Date): number => Math.round((today.getTime() - then.getTime()) / 86400000);
+const daysSince = (then: Date, today: Date): number =>
+  Math.round((today.getTime() - then.getTime()) / 86400000);
 
 /** Days since the latest such date that is not in the future. */
 const sinceLast = (dateIn: (year: number) => Date, today: Date): number => {
@@ -53,20 +88,35 @@ export const durationAt = (tokens: readonly Token[], at: number): { days: number
 };
 
 /** When something was done, in days before today: "3 weeks ago", "at Easter", "in March", "yesterday". */
-export const agoIn = (tokens: readonly Token[], todayText: string): { days: number; from: number; to: number } | null => {
+export const agoIn = (
+  tokens: readonly Token[],
+  todayText: string,
+): { days: number; from: number; to: number } | null => {
   const today = new Date(`${todayText}T00:00:00Z`);
   for (let i = 0; i < tokens.length; i++) {
     const fixed = FIXED.at(tokens, i);
     if (fixed) return { days: fixed.meaning, from: i, to: fixed.to };
     const stretch = durationAt(tokens, i);
-    if (stretch && /^(ago|back|since)$/.test(tokens[stretch.to]?.norm ?? '')) return { days: stretch.days, from: i, to: stretch.to + 1 };
+    if (stretch && /^(ago|back|since)$/.test(tokens[stretch.to]?.norm ?? ''))
+      return { days: stretch.days, from: i, to: stretch.to + 1 };
     const word = tokens[i]?.norm ?? '';
     if (word === 'easter') return { days: sinceLast(easter, today), from: i, to: i + 1 };
-    if (word === 'christmas' || word === 'xmas') return { days: sinceLast((year) => new Date(Date.UTC(year, 11, 25)), today), from: i, to: i + 1 };
+    if (word === 'christmas' || word === 'xmas')
+      return { days: sinceLast((year) => new Date(Date.UTC(year, 11, 25)), today), from: i, to: i + 1 };
     const month = MONTHS.indexOf(word);
-    if (month >= 0 && /^(in|last|since|early|late|mid)$/.test(tokens[i - 1]?.norm ?? '')) return { days: sinceLast((year) => new Date(Date.UTC(year, month, 15)), today), from: i - 1, to: i + 1 };
+    if (month >= 0 && /^(in|last|since|early|late|mid)$/.test(tokens[i - 1]?.norm ?? ''))
+      return {
+        days: sinceLast((year) => new Date(Date.UTC(year, month, 15)), today),
+        from: i - 1,
+        to: i + 1,
+      };
     const season = { spring: 3, summer: 6, autumn: 9, winter: 0 }[word];
-    if (season !== undefined && /^(in|last|the|this)$/.test(tokens[i - 1]?.norm ?? '')) return { days: sinceLast((year) => new Date(Date.UTC(year, season, 15)), today), from: i - 1, to: i + 1 };
+    if (season !== undefined && /^(in|last|the|this)$/.test(tokens[i - 1]?.norm ?? ''))
+      return {
+        days: sinceLast((year) => new Date(Date.UTC(year, season, 15)), today),
+        from: i - 1,
+        to: i + 1,
+      };
   }
   return null;
 };

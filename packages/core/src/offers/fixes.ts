@@ -1,7 +1,8 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
-import { isCentre, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { isCentre } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** Part classes that exist at a wheel end built this way. What the vehicle does not have is never offered. */
 export const partsAt = (wheelEnd: WheelEnd, architecture: Architecture): PartClass[] => {
@@ -16,12 +17,20 @@ export const partsAt = (wheelEnd: WheelEnd, architecture: Architecture): PartCla
 };
 
 /** Chance that a part, fitted well, takes a cause away. A past event is gone once its code is cleared, whatever is fitted. */
-export const cureChance = (part: PartClass, cause: Cause, architecture: Architecture, a: Assumptions): number => {
+export const cureChance = (
+  part: PartClass,
+  cause: Cause,
+  architecture: Architecture,
+  a: Assumptions,
+): number => {
   if (cause === 'none-present') return a.get('cures.no-part.none-present');
   const base = a.find(`cures.${part}.${cause}`, 0);
   if (part !== 'hub-assembly') return base;
-  if (architecture.mounting === 'in-hub') return Math.max(base, a.find(`cures.hub-assembly.in-hub.${cause}`, 0));
-  return architecture.target === 'ring-on-hub' ? Math.max(base, a.find(`cures.hub-assembly.ring-on-hub.${cause}`, 0)) : base;
+  if (architecture.mounting === 'in-hub')
+    return Math.max(base, a.find(`cures.hub-assembly.in-hub.${cause}`, 0));
+  return architecture.target === 'ring-on-hub'
+    ? Math.max(base, a.find(`cures.hub-assembly.ring-on-hub.${cause}`, 0))
+    : base;
 };
 
 /** Work that cures without a part from the shelf, named for the cause it takes away. */

@@ -43,13 +43,21 @@ const line = (part: CataloguePart, quantity: number, why: string): OrderLine => 
 
 const companionLines = (slice: CatalogueSlice, partClass: PartClass): OrderLine[] =>
   slice.companions
-    .filter((rule) => rule.partClass === partClass && (rule.vehicleId === null || rule.vehicleId === slice.vehicle?.id))
+    .filter(
+      (rule) =>
+        rule.partClass === partClass && (rule.vehicleId === null || rule.vehicleId === slice.vehicle?.id),
+    )
     .flatMap((rule) => {
       const part = slice.parts.find((candidate) => candidate.number === rule.companionNumber);
       return part ? [line(part, rule.quantity, rule.why)] : [];
     });
 
-const waitDaysFor = (chosen: CataloguePart | null, part: PartClass, docket: Docket, a: Assumptions): number => {
+const waitDaysFor = (
+  chosen: CataloguePart | null,
+  part: PartClass,
+  docket: Docket,
+  a: Assumptions,
+): number => {
   const stock = docket.options?.stock?.[part] ?? chosen?.stock;
   if (stock !== undefined) return stock > 0 ? 0 : (chosen?.supplierDays ?? a.get('wait.days'));
   return 0;
@@ -69,7 +77,9 @@ export const outlayOf = (
   const chosen = preferredPart(candidates);
   const price = docket.options?.prices?.[part] ?? (chosen ? chosen.priceCents / 100 : a.get(`price.${part}`));
   const withCompanions = companionLines(slice, part);
-  const companions = chosen ? withCompanions.reduce((sum, l) => sum + l.unitPrice * l.quantity, 0) : a.get(`companions.${part}`);
+  const companions = chosen
+    ? withCompanions.reduce((sum, l) => sum + l.unitPrice * l.quantity, 0)
+    : a.get(`companions.${part}`);
   const labourHours = jobNote(slice, part, wheelEnd)?.labourHours ?? a.get(`labour.${part}`);
   const rate = a.get('labour.rate');
   const seizure = seizureChance(part, wheelEnd, architecture, docket, today, a);
@@ -84,11 +94,31 @@ export const outlayOf = (
   const labour = labourHours * rate;
   const main: OrderLine = chosen
     ? { ...line(chosen, 1, 'the part itself'), unitPrice: price }
-    : { partNumber: null, description: `${PART_IN_WORDS[part]}, to be identified for this vehicle`, brand: null, tier: null, quantity: 1, unitPrice: price, stock: null, bin: null, why: 'no part of the catalogue is tied to this vehicle; the price is the price book\u2019s' };
+    : {
+        partNumber: null,
+        description: `${PART_IN_WORDS[part]}, to be identified for this vehicle`,
+        brand: null,
+        tier: null,
+        quantity: 1,
+        unitPrice: price,
+        stock: null,
+        bin: null,
+        why: 'no part of the catalogue is tied to this vehicle; the price is the price book\u2019s',
+      };
   return {
-    part, wheelEnd, chosen, alternatives: candidates.filter((c) => c !== chosen),
-    price, companions, labourHours, labour,
-    seizure: draws ? seizure : null, seizureHours, seizureCost, waitDays, waiting,
+    part,
+    wheelEnd,
+    chosen,
+    alternatives: candidates.filter((c) => c !== chosen),
+    price,
+    companions,
+    labourHours,
+    labour,
+    seizure: draws ? seizure : null,
+    seizureHours,
+    seizureCost,
+    waitDays,
+    waiting,
     lines: chosen ? [main, ...withCompanions] : [main],
     mean: price + companions + labour + seizureCost + waiting,
   };

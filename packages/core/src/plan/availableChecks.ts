@@ -3,7 +3,8 @@ import type { Belief } from '../diagnosis/posterior.ts';
 import type { CheckName } from '../vocabulary/check.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { SensorType } from '../vocabulary/words.ts';
-import { isCentre, type WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { isCentre } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** A check that can be made, with the likelihood table its result would be read by. */
 export interface AvailableCheck {
@@ -22,12 +23,22 @@ const SETTLED = 0.8;
 /**
  * Checks worth considering at a wheel end: not those its architecture rules out, nor those done already.
  */
-export const availableChecks = (docket: Docket, wheelEnd: WheelEnd, beliefs: readonly Belief[]): AvailableCheck[] => {
+export const availableChecks = (
+  docket: Docket,
+  wheelEnd: WheelEnd,
+  beliefs: readonly Belief[],
+): AvailableCheck[] => {
   const done = new Set(
-    (docket.checks ?? []).filter((check) => (check.wheelEnd ?? wheelEnd) === wheelEnd).map((check) => check.check),
+    (docket.checks ?? [])
+      .filter((check) => (check.wheelEnd ?? wheelEnd) === wheelEnd)
+      .map((check) => check.check),
   );
   const settled = (test: (a: Architecture) => boolean) => share(beliefs, test) >= SETTLED;
-  const sensor: SensorType | null = settled((a) => a.sensor === 'passive') ? 'passive' : settled((a) => a.sensor === 'active') ? 'active' : null;
+  const sensor: SensorType | null = settled((a) => a.sensor === 'passive')
+    ? 'passive'
+    : settled((a) => a.sensor === 'active')
+      ? 'active'
+      : null;
   const separate = settled((a) => a.mounting !== 'in-hub');
   const knowsTyres = Object.keys(docket.vehicle?.tyres ?? {}).length >= 2;
   const all: Array<[AvailableCheck, boolean]> = [

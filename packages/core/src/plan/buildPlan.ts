@@ -29,20 +29,47 @@ export interface BuiltPlan {
 }
 
 /** Solves the decision at one wheel end and prices every offer with its best continuation. */
-export const buildPlan = (docket: Docket, end: EndPosterior, outlays: readonly Outlay[], shopSchool: School, a: Assumptions): BuiltPlan => {
+export const buildPlan = (
+  docket: Docket,
+  end: EndPosterior,
+  outlays: readonly Outlay[],
+  shopSchool: School,
+  a: Assumptions,
+): BuiltPlan => {
   const school = docket.options?.school ?? shopSchool;
   const corner = buildProblem(docket, end, outlays, school, a);
   const solve = solver(corner.problem);
   const depth = a.get('plan.depth');
   const { value, choice } = solve.best(solve.start, depth);
-  const fixCosts = corner.fixes.map((fix, i) => ({ fix, cost: solve.cost(solve.start, { kind: 'fix', fix: i }, depth) }));
-  const bestFix = fixCosts.reduce<{ fix: Fix | null; cost: number }>((best, next) => (next.cost < best.cost ? next : best), { fix: null, cost: corner.problem.refer });
+  const fixCosts = corner.fixes.map((fix, i) => ({
+    fix,
+    cost: solve.cost(solve.start, { kind: 'fix', fix: i }, depth),
+  }));
+  const bestFix = fixCosts.reduce<{ fix: Fix | null; cost: number }>(
+    (best, next) => (next.cost < best.cost ? next : best),
+    { fix: null, cost: corner.problem.refer },
+  );
   const priced = corner.fixes.flatMap((fix, i): PricedOffer[] => {
     if (fix.kind !== 'part') return [];
     const failed = solve.afterFailed(solve.start, i);
     const continuation = failed.chance > 1e-9 ? solve.best(failed.next, Math.max(1, depth - 1)).value : 0;
     const { comeback } = corner.problem;
-    return [{ outlay: fix.outlay, cures: 1 - failed.chance, allIn: allInOf(fix.outlay, 1 - failed.chance, comeback, continuation, a), comeback: failureCost(1 - failed.chance, comeback, continuation) }];
+    return [
+      {
+        outlay: fix.outlay,
+        cures: 1 - failed.chance,
+        allIn: allInOf(fix.outlay, 1 - failed.chance, comeback, continuation, a),
+        comeback: failureCost(1 - failed.chance, comeback, continuation),
+      },
+    ];
   });
-  return { school, corner, choice, step: planTree(corner, solve, solve.start, end.wheelEnd, depth), worth: choice.kind === 'check' ? bestFix.cost - value : 0, priced, bestFix };
+  return {
+    school,
+    corner,
+    choice,
+    step: planTree(corner, solve, solve.start, end.wheelEnd, depth),
+    worth: choice.kind === 'check' ? bestFix.cost - value : 0,
+    priced,
+    bestFix,
+  };
 };

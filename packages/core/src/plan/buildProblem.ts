@@ -12,7 +12,8 @@ import type { Cause, PartClass } from '../vocabulary/words.ts';
 import { availableChecks, type AvailableCheck } from './availableChecks.ts';
 import type { Problem, SolveCheck, SolveFix } from './solve.ts';
 
-export type Fix = { kind: 'part'; part: PartClass; outlay: Outlay } | { kind: 'work'; work: Work; cost: number };
+export type Fix =
+  { kind: 'part'; part: PartClass; outlay: Outlay } | { kind: 'work'; work: Work; cost: number };
 
 /** The decision at one wheel end as the solver takes it, with what its numbers stand for. */
 export interface CornerProblem {
@@ -26,16 +27,27 @@ const keyOf = (b: Pick<Belief, 'architecture' | 'state' | 'shared'>): string =>
   `${JSON.stringify(b.architecture)}|${[...b.state].sort().join('+')}|${b.shared.join('+')}`;
 
 /** Chance that doing `fix` takes `cause` away, in a vehicle built so. */
-const takesAway = (fix: Fix, cause: Cause, end: string, architecture: Architecture, a: Assumptions): number => {
-  if (fix.kind === 'part') return partsAt(end, architecture).includes(fix.part) ? cureChance(fix.part, cause, architecture, a) : 0;
+const takesAway = (
+  fix: Fix,
+  cause: Cause,
+  end: string,
+  architecture: Architecture,
+  a: Assumptions,
+): number => {
+  if (fix.kind === 'part')
+    return partsAt(end, architecture).includes(fix.part) ? cureChance(fix.part, cause, architecture, a) : 0;
   if (cause === 'none-present') return a.get('cures.no-part.none-present');
   return cause === fix.work ? a.get(`cures.no-part.${cause}`) : 0;
 };
 
-const worksCost = (work: Work, a: Assumptions): number => a.get(`work.${work}`) * a.get('labour.rate') + a.get(`work.extra.${work}`);
+const worksCost = (work: Work, a: Assumptions): number =>
+  a.get(`work.${work}`) * a.get('labour.rate') + a.get(`work.extra.${work}`);
 
 /** Every outcome of trying to take each cause away, as what remains with its chance. */
-const remains = (causes: readonly Cause[], chance: (cause: Cause) => number): Array<{ left: Cause[]; p: number }> =>
+const remains = (
+  causes: readonly Cause[],
+  chance: (cause: Cause) => number,
+): Array<{ left: Cause[]; p: number }> =>
   causes.reduce<Array<{ left: Cause[]; p: number }>>(
     (sofar, cause) => {
       const cured = chance(cause);
@@ -47,12 +59,21 @@ const remains = (causes: readonly Cause[], chance: (cause: Cause) => number): Ar
     [{ left: [], p: 1 }],
   );
 
-const checkOf = (entry: AvailableCheck, states: readonly Belief[], costFactor: number, a: Assumptions): SolveCheck => {
+const checkOf = (
+  entry: AvailableCheck,
+  states: readonly Belief[],
+  costFactor: number,
+  a: Assumptions,
+): SolveCheck => {
   const normal = NORMAL_RESULT[entry.table];
   const results = resultsOf(entry.table);
   const chance = (result: string) => {
     const finding: Finding = {
-      path: '', label: '', wheelEnd: null, mechanism: entry.table, kind: 'check',
+      path: '',
+      label: '',
+      wheelEnd: null,
+      mechanism: entry.table,
+      kind: 'check',
       seen: (cause) => checkChance(entry.table, result, cause, a),
       normal: (cause) => checkChance(entry.table, normal ?? result, cause, a),
       isNormal: result === normal,
@@ -103,7 +124,9 @@ export const buildProblem = (
   for (let s = 0; s < states.length; s++) {
     const b = states[s] as Belief;
     fixes.forEach((fix, f) => {
-      const outcomes = remains([...b.state, ...b.shared], (cause) => takesAway(fix, cause, end.wheelEnd, b.architecture, a));
+      const outcomes = remains([...b.state, ...b.shared], (cause) =>
+        takesAway(fix, cause, end.wheelEnd, b.architecture, a),
+      );
       const elsewhere = b.state.length + b.shared.length === 0;
       (moves[f] as Array<Array<{ to: number; chance: number }>>)[s] = outcomes.map(({ left, p }) => ({
         chance: p,
@@ -111,7 +134,12 @@ export const buildProblem = (
           ? s
           : left.length === 0
             ? -1
-            : indexOf({ architecture: b.architecture, state: b.state.filter((c) => left.includes(c)), shared: b.shared.filter((c) => left.includes(c)), p: 0 }),
+            : indexOf({
+                architecture: b.architecture,
+                state: b.state.filter((c) => left.includes(c)),
+                shared: b.shared.filter((c) => left.includes(c)),
+                p: 0,
+              }),
       }));
     });
   }
@@ -122,7 +150,11 @@ export const buildProblem = (
     states,
     problem: {
       belief: states.map((b) => b.p),
-      fixes: fixes.map((fix, f) => ({ id: fix.kind === 'part' ? fix.part : `work:${fix.work}`, outlay: fix.kind === 'part' ? fix.outlay.mean : fix.cost, moves: moves[f] ?? [] })),
+      fixes: fixes.map((fix, f) => ({
+        id: fix.kind === 'part' ? fix.part : `work:${fix.work}`,
+        outlay: fix.kind === 'part' ? fix.outlay.mean : fix.cost,
+        moves: moves[f] ?? [],
+      })),
       checks: checks.map((entry) => checkOf(entry, states, a.get(`school.${school}.check`), a)),
       refer: a.get('refer.cost'),
       comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`),

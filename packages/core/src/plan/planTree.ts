@@ -28,7 +28,10 @@ export const planTree = (
   if (choice.kind === 'fix') {
     const fix = corner.fixes[choice.fix];
     const failed = solve.afterFailed(situation, choice.fix);
-    const next = failed.chance >= DRAWN_FROM && depth > 1 ? planTree(corner, solve, failed.next, wheelEnd, depth - 1, chance * failed.chance) : null;
+    const next =
+      failed.chance >= DRAWN_FROM && depth > 1
+        ? planTree(corner, solve, failed.next, wheelEnd, depth - 1, chance * failed.chance)
+        : null;
     const then = [
       { when: 'cured', chance: 1 - failed.chance, next: null },
       ...(failed.chance >= DRAWN_FROM ? [{ when: 'not cured', chance: failed.chance, next }] : []),

@@ -30,22 +30,43 @@ const spread = (low: number, high: number): Outcome[] => [
  * getting it out), and whether it cures; a failed fix costs a comeback and the best continuation. The mean of the
  * mixture is the expected cost the plan uses.
  */
-export const allInOf = (outlay: Outlay, cures: number, comeback: number, continuation: number, a: Assumptions): AllIn => {
+export const allInOf = (
+  outlay: Outlay,
+  cures: number,
+  comeback: number,
+  continuation: number,
+  a: Assumptions,
+): AllIn => {
   const rate = a.get('labour.rate');
   const seized = outlay.seizure ?? 0;
   const brokenSensor = seized > 0 ? outlay.seizureCost / seized - outlay.seizureHours * rate : 0;
   const labours = spread(a.get('spread.labour.low'), a.get('spread.labour.high'));
   const seizures: Outcome[] = [
     { cost: 0, p: 1 - seized },
-    ...(seized > 0 ? snapBranches(a).map((branch) => ({ cost: branch.hours * rate + brokenSensor, p: seized * branch.chance })) : []),
+    ...(seized > 0
+      ? snapBranches(a).map((branch) => ({
+          cost: branch.hours * rate + brokenSensor,
+          p: seized * branch.chance,
+        }))
+      : []),
   ];
   const afterwards: Outcome[] = [
     { cost: 0, p: cures },
-    ...spread(a.get('spread.continuation.low'), a.get('spread.continuation.high')).map(({ cost, p }) => ({ cost: comeback + continuation * cost, p: (1 - cures) * p })),
+    ...spread(a.get('spread.continuation.low'), a.get('spread.continuation.high')).map(({ cost, p }) => ({
+      cost: comeback + continuation * cost,
+      p: (1 - cures) * p,
+    })),
   ];
   const fixed = outlay.price + outlay.companions + outlay.waiting;
   const outcomes = labours
-    .flatMap((labour) => seizures.flatMap((snap) => afterwards.map((end) => ({ cost: fixed + outlay.labour * labour.cost + snap.cost + end.cost, p: labour.p * snap.p * end.p }))))
+    .flatMap((labour) =>
+      seizures.flatMap((snap) =>
+        afterwards.map((end) => ({
+          cost: fixed + outlay.labour * labour.cost + snap.cost + end.cost,
+          p: labour.p * snap.p * end.p,
+        })),
+      ),
+    )
     .filter(({ p }) => p > 0)
     .sort((x, y) => x.cost - y.cost);
   const mean = outcomes.reduce((sum, { cost, p }) => sum + cost * p, 0);
@@ -53,4 +74,5 @@ export const allInOf = (outlay: Outlay, cures: number, comeback: number, continu
 };
 
 /** Expected cost of an offer not curing: the comeback and the best continuation, by its chance. */
-export const failureCost = (cures: number, comeback: number, continuation: number): number => (1 - cures) * (comeback + continuation);
+export const failureCost = (cures: number, comeback: number, continuation: number): number =>
+  (1 - cures) * (comeback + continuation);

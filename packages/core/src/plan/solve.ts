@@ -73,20 +73,32 @@ export const solver = (problem: Problem): Solver => {
     const steps = [...situation.key.split(' ').filter(Boolean), `c${check}:${result}`].sort();
     return {
       chance,
-      next: { belief: chance > 0 ? joint.map((p) => p / chance) : joint, checked: situation.checked | (1 << check), tried: situation.tried, key: steps.join(' ') },
+      next: {
+        belief: chance > 0 ? joint.map((p) => p / chance) : joint,
+        checked: situation.checked | (1 << check),
+        tried: situation.tried,
+        key: steps.join(' '),
+      },
     };
   };
 
   const afterFailed: Solver['afterFailed'] = (situation, fix) => {
     const left = new Array<number>(situation.belief.length).fill(0);
     situation.belief.forEach((p, s) => {
-      if (p > 0) for (const move of fixes[fix]?.moves[s] ?? []) if (move.to >= 0) left[move.to] = (left[move.to] ?? 0) + p * move.chance;
+      if (p > 0)
+        for (const move of fixes[fix]?.moves[s] ?? [])
+          if (move.to >= 0) left[move.to] = (left[move.to] ?? 0) + p * move.chance;
     });
     const chance = left.reduce((sum, p) => sum + p, 0);
     // Fixes do not commute with checks (they move states), so the order stays in the key.
     return {
       chance,
-      next: { belief: chance > 0 ? left.map((p) => p / chance) : left, checked: situation.checked, tried: situation.tried | (1 << fix), key: `${situation.key ? `(${situation.key.replaceAll(' ', ',')})` : ''}f${fix}` },
+      next: {
+        belief: chance > 0 ? left.map((p) => p / chance) : left,
+        checked: situation.checked,
+        tried: situation.tried | (1 << fix),
+        key: `${situation.key ? `(${situation.key.replaceAll(' ', ',')})` : ''}f${fix}`,
+      },
     };
   };
 

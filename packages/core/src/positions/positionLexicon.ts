@@ -22,14 +22,23 @@ const spot = (a: AxleWord, s: SideWord): Element => ({ axle: a, side: s });
 const ORDINALS = ['first|1st', 'second|2nd', 'third|3rd', 'fourth|4th', 'fifth|5th', 'sixth|6th'];
 const CARDINALS = ['one|1', 'two|2', 'three|3', 'four|4', 'five|5', 'six|6'];
 
-const spread = (words: string, to: (word: string) => string): string =>
-  words.split('|').map(to).join('|');
+const spread = (words: string, to: (word: string) => string): string => words.split('|').map(to).join('|');
 
 const numberedAxles: LexiconLine<Element>[] = [0, 1, 2, 3, 4, 5].flatMap((i) => {
   const n = i + 1;
   return [
-    [spread(ORDINALS[i] ?? '', (w) => `${w} axle|${w} axle back|${w} axle from the front|${w} axles`), axle(n)],
-    [spread(CARDINALS[i] ?? '', (w) => `axle ${w}|axle no ${w}|axle no . ${w}|axle number ${w}|axle nr ${w}|axle # ${w}|ax ${w}|axle${w}`), axle(n)],
+    [
+      spread(ORDINALS[i] ?? '', (w) => `${w} axle|${w} axle back|${w} axle from the front|${w} axles`),
+      axle(n),
+    ],
+    [
+      spread(
+        CARDINALS[i] ?? '',
+        (w) =>
+          `axle ${w}|axle no ${w}|axle no . ${w}|axle number ${w}|axle nr ${w}|axle # ${w}|ax ${w}|axle${w}`,
+      ),
+      axle(n),
+    ],
   ] satisfies LexiconLine<Element>[];
 });
 
@@ -45,16 +54,34 @@ const LINES: readonly LexiconLine<Element>[] = [
   ['middle axle|mid axle|centre axle|center axle|middle', axle('middle')],
   ...numberedAxles,
 
-  ['left|left hand|left handside|lh|l h|lhs|lefthand|left side|lefthand side|left hand side|lh side', side('left')],
-  ['right|right hand|right handside|rh|r h|rhs|righthand|right side|righthand side|right hand side|rh side', side('right')],
+  [
+    'left|left hand|left handside|lh|l h|lhs|lefthand|left side|lefthand side|left hand side|lh side',
+    side('left'),
+  ],
+  [
+    'right|right hand|right handside|rh|r h|rhs|righthand|right side|righthand side|right hand side|rh side',
+    side('right'),
+  ],
   ['l', side('left', { weak: true })],
   ['r', side('right', { weak: true })],
-  ['drivers|drivers side|driver side|driverside|driversside|ds|d s|steering wheel side|drv side|drivers hand side|drivers door side', side('driver')],
+  [
+    'drivers|drivers side|driver side|driverside|driversside|ds|d s|steering wheel side|drv side|drivers hand side|drivers door side',
+    side('driver'),
+  ],
   ['driver', side('driver', { weak: true })],
-  ['passengers|passengers side|passenger side|passengerside|passengersside|pass side|p s|passenger door side|codrivers side|co drivers side', side('passenger')],
+  [
+    'passengers|passengers side|passenger side|passengerside|passengersside|pass side|p s|passenger door side|codrivers side|co drivers side',
+    side('passenger'),
+  ],
   ['passenger|ps|pass', side('passenger', { weak: true })],
-  ['nearside|near side|ns|n s|kerb|kerb side|kerbside|curb side|curbside|curb|pavement side|gutter side|verge side|ns side|sidewalk side|nearhand side|near hand side', side('near')],
-  ['offside|off side|os|o s|road side|roadside|traffic side|os side|offhand side|off hand side|middle of the road side', side('off')],
+  [
+    'nearside|near side|ns|n s|kerb|kerb side|kerbside|curb side|curbside|curb|pavement side|gutter side|verge side|ns side|sidewalk side|nearhand side|near hand side',
+    side('near'),
+  ],
+  [
+    'offside|off side|os|o s|road side|roadside|traffic side|os side|offhand side|off hand side|middle of the road side',
+    side('off'),
+  ],
 
   ['fl|lf|lhf|lfr|lfw|flh|f l|l f|flw', spot('front', 'left')],
   ['fr|rf|rhf|frh|f r|r f|frw|rfw', spot('front', 'right')],
@@ -70,9 +97,15 @@ const LINES: readonly LexiconLine<Element>[] = [
   ['psr|p s r', spot('rear', 'passenger')],
 
   ['both|both sides|the two|pair|pair of|either side|both of the|left and right', { both: true }],
-  ['all four|all 4|all six|all 6|all wheels|all four wheels|all four corners|all corners|every wheel|every corner|each corner|each wheel|all round|all around|all the wheels|all of them|the lot', { all: true }],
+  [
+    'all four|all 4|all six|all 6|all wheels|all four wheels|all four corners|all corners|every wheel|every corner|each corner|each wheel|all round|all around|all the wheels|all of them|the lot',
+    { all: true },
+  ],
 
-  ['rear diff|rear differential|diff|differential|back diff|back differential|rear axle centre|rear axle center|rear axle sender|centre of the rear axle|center of the rear axle|middle of the rear axle|middle of the back axle|rear axle casing|axle casing|gearbox output|gearbox sender|final drive|diff housing|diff casing|rear diff housing', { centre: true }],
+  [
+    'rear diff|rear differential|diff|differential|back diff|back differential|rear axle centre|rear axle center|rear axle sender|centre of the rear axle|center of the rear axle|middle of the rear axle|middle of the back axle|rear axle casing|axle casing|gearbox output|gearbox sender|final drive|diff housing|diff casing|rear diff housing',
+    { centre: true },
+  ],
   ['front diff|front differential|centre of the front axle', { centre: true, axle: 'front' }],
 ];
 
@@ -80,21 +113,50 @@ export const POSITION_LEXICON = lexicon(LINES);
 
 /** Phrases with position words that are no position. They are passed over. */
 export const NOT_A_POSITION = lexicon<true>([
-  ['all right|alright|right away|right now|right then|right so|right ok|right okay|right part|right one for|the right part|the right sensor for|right first time|is that right|thats right|not right|isnt right|doesnt feel right|feel right|right behind|right in|right at|right price|right through|right up', true],
-  ['left it|left the car|left the van|left here|left with|left me|left them|whats left|left over|left a|left my|left on|left us|i left|ive left|he left|she left|they left|nothing left|any left|left in stock|left off|got left', true],
-  ['in front of|up front|front bumper|front desk|front door|front seat|front of house|front panel|front light|front lights|front end noise|front screen|front windscreen', true],
-  ['rear view|rear window|rear door|rear doors|rear seat|rear light|rear lights|rear screen|rear bumper|rear abs|rear antilock|rear anti lock', true],
-  ['come back|came back|comes back|is back|its back|back on|back again|bring back|brought back|back in|back to|back at once|back after|back when|back within|call back|ring back|phone back|back when driven|goes back|went back|sent back|send back|get back|take back|back up|light back|back for|back seat|back door|back soon|be back|back tomorrow|back and|was back|were back|lamp back|back yesterday|back today|code back|code is back|back over|back straight', true],
-  ['driver says|driver said|driver reports|driver reported|driver complains|driver told|driver noticed|driver thinks|the driver is|driver feels|driver assist|drivers assist|driver assistance|driver was|driver rang|driver hears|driver has|screwdriver|drivers licence|driver brought', true],
-  ['all wheel drive|rear wheel drive|front wheel drive|four wheel drive|right hand drive|left hand drive|rhd|lhd|righthand drive|lefthand drive|right hooker|left hooker', true],
-  ['offside rule|off the road|on the road|road side assistance|roadside assistance|roadside recovery|one pair', true],
-  ['passenger lift|passengers on|passengers said|passenger seat|passenger door|passengers in|passengers complain|passengers were', true],
+  [
+    'all right|alright|right away|right now|right then|right so|right ok|right okay|right part|right one for|the right part|the right sensor for|right first time|is that right|thats right|not right|isnt right|doesnt feel right|feel right|right behind|right in|right at|right price|right through|right up',
+    true,
+  ],
+  [
+    'left it|left the car|left the van|left here|left with|left me|left them|whats left|left over|left a|left my|left on|left us|i left|ive left|he left|she left|they left|nothing left|any left|left in stock|left off|got left',
+    true,
+  ],
+  [
+    'in front of|up front|front bumper|front desk|front door|front seat|front of house|front panel|front light|front lights|front end noise|front screen|front windscreen',
+    true,
+  ],
+  [
+    'rear view|rear window|rear door|rear doors|rear seat|rear light|rear lights|rear screen|rear bumper|rear abs|rear antilock|rear anti lock',
+    true,
+  ],
+  [
+    'come back|came back|comes back|is back|its back|back on|back again|bring back|brought back|back in|back to|back at once|back after|back when|back within|call back|ring back|phone back|back when driven|goes back|went back|sent back|send back|get back|take back|back up|light back|back for|back seat|back door|back soon|be back|back tomorrow|back and|was back|were back|lamp back|back yesterday|back today|code back|code is back|back over|back straight',
+    true,
+  ],
+  [
+    'driver says|driver said|driver reports|driver reported|driver complains|driver told|driver noticed|driver thinks|the driver is|driver feels|driver assist|drivers assist|driver assistance|driver was|driver rang|driver hears|driver has|screwdriver|drivers licence|driver brought',
+    true,
+  ],
+  [
+    'all wheel drive|rear wheel drive|front wheel drive|four wheel drive|right hand drive|left hand drive|rhd|lhd|righthand drive|lefthand drive|right hooker|left hooker',
+    true,
+  ],
+  [
+    'offside rule|off the road|on the road|road side assistance|roadside assistance|roadside recovery|one pair',
+    true,
+  ],
+  [
+    'passenger lift|passengers on|passengers said|passenger seat|passenger door|passengers in|passengers complain|passengers were',
+    true,
+  ],
   ['middle of the week|middle of the road|in the middle of|middle of nowhere', true],
 ]);
 
 /** Words that may stand inside a phrase between its axle and its side. */
 export const FILLERS = new Set(
-  'the a an of on at in to side sides hand wheel wheels corner corners one ones end is its it my axle axles s hub tyre tire sensor sensors abs wss speed brake that thats this very over by from up position pos - /'.split(' '),
+  'the a an of on at in to side sides hand wheel wheels corner corners one ones end is its it my axle axles s hub tyre tire sensor sensors abs wss speed brake that thats this very over by from up position pos - /'.split(
+    ' ',
+  ),
 );
 
 /** The few fillers that bind so tightly that the phrase is one word to the speaker: `left-hand front`. */

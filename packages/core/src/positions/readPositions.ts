@@ -1,9 +1,16 @@
-import { oppositeSide, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEnd.ts';
+import { oppositeSide, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { PositionConflict, ReadPosition } from '../vocabulary/intakeReading.ts';
 import type { PositionNeed, Side } from '../vocabulary/words.ts';
 import { tokenise, type Token } from '../text/tokens.ts';
 import { findFrames, type Frame } from './frames.ts';
-import { FILLERS, NOT_A_POSITION, POSITION_LEXICON, TIGHT, type AxleWord, type SideWord } from './positionLexicon.ts';
+import {
+  FILLERS,
+  NOT_A_POSITION,
+  POSITION_LEXICON,
+  TIGHT,
+  type AxleWord,
+  type SideWord,
+} from './positionLexicon.ts';
 import { roleOf, saysReturned, type Role, type Span } from './roles.ts';
 
 /** What is known of the vehicle that turns words into wheel ends. Null: not known. */
@@ -35,26 +42,42 @@ const complete = (p: Phrase): boolean =>
   p.direct !== null || p.all || p.centre || (p.axle !== null && (p.side !== null || p.both));
 
 const canJoin = (a: Phrase, b: Phrase): boolean =>
-  !a.direct && !b.direct && !a.all && !b.all && !complete(a) &&
-  !(a.axle !== null && b.axle !== null) && !(a.side !== null && b.side !== null) &&
-  !(a.both && (b.both || b.side !== null) && b.axle === null) && !(a.centre && b.centre);
+  !a.direct &&
+  !b.direct &&
+  !a.all &&
+  !b.all &&
+  !complete(a) &&
+  !(a.axle !== null && b.axle !== null) &&
+  !(a.side !== null && b.side !== null) &&
+  !(a.both && (b.both || b.side !== null) && b.axle === null) &&
+  !(a.centre && b.centre);
 
 const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
-  from: a.from, to: b.to,
-  axle: a.axle ?? b.axle, side: a.side ?? b.side, direct: null,
-  both: a.both || b.both, all: a.all || b.all, centre: a.centre || b.centre,
-  plural: a.plural || b.plural, weak: a.weak && b.weak,
+  from: a.from,
+  to: b.to,
+  axle: a.axle ?? b.axle,
+  side: a.side ?? b.side,
+  direct: null,
+  both: a.both || b.both,
+  all: a.all || b.all,
+  centre: a.centre || b.centre,
+  plural: a.plural || b.plural,
+  weak: a.weak && b.weak,
 });
 
 const between = (tokens: readonly Token[], a: Span, b: Span): string[] =>
   tokens.slice(a.to, b.from).map((token) => token.norm);
 
-const joinWhere = (phrases: Phrase[], may: (a: Phrase, b: Phrase, next: Phrase | undefined) => boolean): Phrase[] => {
+const joinWhere = (
+  phrases: Phrase[],
+  may: (a: Phrase, b: Phrase, next: Phrase | undefined) => boolean,
+): Phrase[] => {
   const out: Phrase[] = [];
   for (let i = 0; i < phrases.length; i++) {
     const phrase = phrases[i] as Phrase;
     const last = out.at(-1);
-    if (last && canJoin(last, phrase) && may(last, phrase, phrases[i + 1])) out[out.length - 1] = joinPhrases(last, phrase);
+    if (last && canJoin(last, phrase) && may(last, phrase, phrases[i + 1]))
+      out[out.length - 1] = joinPhrases(last, phrase);
     else out.push(phrase);
   }
   return out;
@@ -62,7 +85,7 @@ const joinWhere = (phrases: Phrase[], may: (a: Phrase, b: Phrase, next: Phrase |
 
 const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] => {
   const phrases: Phrase[] = [];
-  for (let i = 0; i < tokens.length; ) {
+  for (let i = 0; i < tokens.length;) {
     const inside = taken.find((span) => i >= span.from && i < span.to);
     if (inside) {
       i = inside.to;
@@ -78,9 +101,16 @@ const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] 
     if (direct || hit) {
       const m = hit?.meaning ?? {};
       phrases.push({
-        from: i, to: hit?.to ?? i + 1, direct,
-        axle: m.axle ?? null, side: m.side ?? null, both: m.both ?? false, all: m.all ?? false,
-        centre: m.centre ?? false, plural: m.plural ?? false, weak: m.weak ?? false,
+        from: i,
+        to: hit?.to ?? i + 1,
+        direct,
+        axle: m.axle ?? null,
+        side: m.side ?? null,
+        both: m.both ?? false,
+        all: m.all ?? false,
+        centre: m.centre ?? false,
+        plural: m.plural ?? false,
+        weak: m.weak ?? false,
       });
     }
     i = hit?.to ?? i + 1;
@@ -88,14 +118,21 @@ const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] 
   return phrases;
 };
 
-const resolve = (p: Phrase, mirrored: boolean, context: PositionContext): { wheelEnds: string[]; needs: PositionNeed | null } => {
+const resolve = (
+  p: Phrase,
+  mirrored: boolean,
+  context: PositionContext,
+): { wheelEnds: string[]; needs: PositionNeed | null } => {
   const missing = (needs: PositionNeed) => ({ wheelEnds: [], needs });
   if (p.direct) return { wheelEnds: [p.direct], needs: null };
   const axles = context.axles ?? (context.trailer ? null : 2);
-  const sides = (['left', 'right'] as const);
+  const sides = ['left', 'right'] as const;
   if (p.all) {
     if (axles === null) return missing('axle');
-    return { wheelEnds: Array.from({ length: axles }, (_, i) => sides.map((s) => wheelEndAt(i + 1, s))).flat(), needs: null };
+    return {
+      wheelEnds: Array.from({ length: axles }, (_, i) => sides.map((s) => wheelEndAt(i + 1, s))).flat(),
+      needs: null,
+    };
   }
   let side: Side | 'both' | null = null;
   switch (p.side) {
@@ -123,21 +160,57 @@ const resolve = (p: Phrase, mirrored: boolean, context: PositionContext): { whee
   if (p.axle === 'front') axle = 1;
   else if (p.axle === 'rear' || (p.axle === null && p.centre)) axle = axles;
   else if (p.axle === 'middle') axle = axles === null || context.axles === null || axles === 3 ? 2 : null;
-  else if (typeof p.axle === 'number') axle = context.axles === null || p.axle <= context.axles ? p.axle : null;
-  if (p.centre) return axle === null ? missing('axle') : { wheelEnds: [wheelEndAt(axle, 'centre')], needs: null };
+  else if (typeof p.axle === 'number')
+    axle = context.axles === null || p.axle <= context.axles ? p.axle : null;
+  if (p.centre)
+    return axle === null ? missing('axle') : { wheelEnds: [wheelEndAt(axle, 'centre')], needs: null };
   if (axle === null) {
     if (p.axle === null && p.both && side !== null && side !== 'both' && axles === 2)
       return { wheelEnds: [wheelEndAt(1, side), wheelEndAt(2, side)], needs: null };
     return missing('axle');
   }
   if (side === null) return missing('side');
-  return { wheelEnds: side === 'both' ? sides.map((s) => wheelEndAt(axle, s)) : [wheelEndAt(axle, side)], needs: null };
+  return {
+    wheelEnds: side === 'both' ? sides.map((s) => wheelEndAt(axle, s)) : [wheelEndAt(axle, side)],
+    needs: null,
+  };
 };
 
 const LINKS: Readonly<Record<string, 'and' | 'or' | 'so'>> = {
-  and: 'and', '&': 'and', '+': 'and', plus: 'and', also: 'and', or: 'or', so: 'so', ie: 'so', meaning: 'so', '=': 'so', aka: 'so',
+  and: 'and',
+  '&': 'and',
+  '+': 'and',
+  plus: 'and',
+  also: 'and',
+  or: 'or',
+  so: 'so',
+  ie: 'so',
+  meaning: 'so',
+  '=': 'so',
+  aka: 'so',
 };
-const LINK_FILLERS = new Set([...FILLERS, ',', 'that', 'as', 'well', 'its', 'it', 'maybe', 'possibly', 'i', 'e', '.', 'mean', '(', 'not', 'other', 'words', 'say', 'then', 'think']);
+const LINK_FILLERS = new Set([
+  ...FILLERS,
+  ',',
+  'that',
+  'as',
+  'well',
+  'its',
+  'it',
+  'maybe',
+  'possibly',
+  'i',
+  'e',
+  '.',
+  'mean',
+  '(',
+  'not',
+  'other',
+  'words',
+  'say',
+  'then',
+  'think',
+]);
 
 /** How two neighbouring phrases are tied, or null when other words stand between them. */
 const linkBetween = (words: readonly string[]): 'and' | 'or' | 'so' | 'not' | null => {
@@ -145,7 +218,13 @@ const linkBetween = (words: readonly string[]): 'and' | 'or' | 'so' | 'not' | nu
   const linking = words.find((word) => LINKS[word]);
   if (words.some((word) => !LINKS[word] && !LINK_FILLERS.has(word))) return null;
   if (words.includes('not')) return 'not';
-  return linking ? (LINKS[linking] ?? null) : words.includes('that') && words.includes('is') ? 'so' : words.includes('(') ? 'so' : null;
+  return linking
+    ? (LINKS[linking] ?? null)
+    : words.includes('that') && words.includes('is')
+      ? 'so'
+      : words.includes('(')
+        ? 'so'
+        : null;
 };
 
 /**
@@ -166,11 +245,14 @@ export const readPositions = (
   const frames: Frame[] = findFrames(tokens);
   let phrases = elementsOf(tokens, frames);
   phrases = joinWhere(phrases, (a, b) => between(tokens, a, b).every((word) => TIGHT.has(word)));
-  phrases = phrases.filter((p, i) => !p.weak || (p.axle === 'rear' && standsAsPlace(tokens, p)) || loneNeighbour(tokens, phrases, i));
+  phrases = phrases.filter(
+    (p, i) => !p.weak || (p.axle === 'rear' && standsAsPlace(tokens, p)) || loneNeighbour(tokens, phrases, i),
+  );
   phrases = joinWhere(phrases, (a, b, next) => {
     const words = between(tokens, a, b);
     if (words.length > 6 || words.some((word) => !FILLERS.has(word) && word !== ',')) return false;
-    const tight = next && !complete(b) && canJoin(b, next) && between(tokens, b, next).every((word) => FILLERS.has(word));
+    const tight =
+      next && !complete(b) && canJoin(b, next) && between(tokens, b, next).every((word) => FILLERS.has(word));
     return !(tight && words.includes(','));
   });
   phrases = phrases.filter((p) => !(p.both && p.axle === null && p.side === null && !p.all));
@@ -185,7 +267,8 @@ export const readPositions = (
   const joined = new Set<number>();
   phrases.forEach((phrase, i) => {
     const last = phrases[i - 1];
-    if (last && (links[i] === 'and' || links[i] === 'or')) for (let k = last.to; k < phrase.from; k++) joined.add(k);
+    if (last && (links[i] === 'and' || links[i] === 'or'))
+      for (let k = last.to; k < phrase.from; k++) joined.add(k);
     for (let k = phrase.from; k < phrase.to; k++) joined.add(k);
   });
 
@@ -208,19 +291,28 @@ export const readPositions = (
   if (returned && !positions.some((p) => !p.role)) {
     const past = positions.filter((p) => p.role === 'past');
     const last = past.at(-1);
-    if (last && past.every((p) => p.wheelEnds.join() === last.wheelEnds.join())) past.forEach((p) => delete p.role);
+    if (last && past.every((p) => p.wheelEnds.join() === last.wheelEnds.join()))
+      past.forEach((p) => delete p.role);
   }
   return { positions, conflicts: findConflicts(positions, context) };
 };
 
 /** `back` is a place after an article or preposition, unless it is a verb's. */
 const standsAsPlace = (tokens: readonly Token[], p: Span): boolean =>
-  /^(the|at|on|rear)$/.test(tokens[p.from - 1]?.norm ?? '') || /^(left|right|wheel|wheels|axle|one)$/.test(tokens[p.to]?.norm ?? '');
+  /^(the|at|on|rear)$/.test(tokens[p.from - 1]?.norm ?? '') ||
+  /^(left|right|wheel|wheels|axle|one)$/.test(tokens[p.to]?.norm ?? '');
 
 /** A weak word counts beside a strong element that lacks what it gives: `front r`, `passenger rear`. */
 const loneNeighbour = (tokens: readonly Token[], phrases: readonly Phrase[], i: number): boolean => {
   const me = phrases[i] as Phrase;
-  if (me.axle === null && me.side !== null && /^(wheel|side|wheels)$/.test(tokens[me.to]?.norm ?? '') && me.side !== 'left' && me.side !== 'right') return true;
+  if (
+    me.axle === null &&
+    me.side !== null &&
+    /^(wheel|side|wheels)$/.test(tokens[me.to]?.norm ?? '') &&
+    me.side !== 'left' &&
+    me.side !== 'right'
+  )
+    return true;
   return [phrases[i - 1], phrases[i + 1]].some((other) => {
     if (!other || other.weak || !canJoin(other, me)) return false;
     const words = other.from < me.from ? between(tokens, other, me) : between(tokens, me, other);
@@ -232,7 +324,8 @@ const frameFor = (tokens: readonly Token[], frames: readonly Frame[], phrase: Sp
   const sentence = (i: number) => tokens.slice(0, i).filter((t) => /^[.;!?\n]$/.test(t.norm)).length;
   const mine = frames.filter((frame) => sentence(frame.from) === sentence(phrase.from));
   if (mine.length === 0) return false;
-  const distance = (frame: Frame) => Math.min(Math.abs(frame.from - phrase.to), Math.abs(phrase.from - frame.to));
+  const distance = (frame: Frame) =>
+    Math.min(Math.abs(frame.from - phrase.to), Math.abs(phrase.from - frame.to));
   return mine.reduce((best, frame) => (distance(frame) < distance(best) ? frame : best)).mirrored;
 };
 
@@ -243,9 +336,11 @@ const lendMissingHalves = (phrases: Phrase[], links: readonly (string | null)[])
     const b = phrases[i] as Phrase;
     if (!links[i] || a.direct || b.direct || a.all || b.all || a.centre || b.centre) continue;
     if (b.axle === null && b.side !== null && a.axle !== null) b.axle = a.axle;
-    else if (b.side === null && b.axle !== null && a.side !== null && a.axle !== null && !b.plural) b.side = a.side;
+    else if (b.side === null && b.axle !== null && a.side !== null && a.axle !== null && !b.plural)
+      b.side = a.side;
     else if (a.axle === null && a.side !== null && b.axle !== null && b.side !== null) a.axle = b.axle;
-    else if (a.side === null && a.axle !== null && b.axle !== null && b.side !== null && !a.plural) a.side = b.side;
+    else if (a.side === null && a.axle !== null && b.axle !== null && b.side !== null && !a.plural)
+      a.side = b.side;
   }
 };
 
@@ -263,9 +358,13 @@ export const findConflicts = (
     const b = corners[i] as ReadPosition;
     if (b.joinedBy === 'and' || b.joinedBy === 'or') continue;
     if (a.wheelEnds.some((end) => b.wheelEnds.includes(end))) continue;
-    const where = (p: ReadPosition) => p.wheelEnds.map((end) => wheelEndInWords(end, context.axles)).join(' and ');
+    const where = (p: ReadPosition) =>
+      p.wheelEnds.map((end) => wheelEndInWords(end, context.axles)).join(' and ');
     const relative = (p: ReadPosition) => /driver|passenger|\bd\W?s\b|\bp\W?s\b/i.test(p.text);
-    const steering = context.steeringSide && (relative(a) || relative(b)) ? ` on a vehicle steered from the ${context.steeringSide}` : '';
+    const steering =
+      context.steeringSide && (relative(a) || relative(b))
+        ? ` on a vehicle steered from the ${context.steeringSide}`
+        : '';
     conflicts.push({
       texts: [a.text, b.text],
       because: `"${a.text}" is ${where(a)}${steering}, "${b.text}" is ${where(b)}: they are not the same wheel`,

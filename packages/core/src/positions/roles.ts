@@ -5,23 +5,35 @@ export type Role = 'corner' | 'past' | 'denied';
 
 /** Words before a phrase that deny it. */
 const DENY_BEFORE = lexicon<'deny' | 'pass'>([
-  ['not|isnt|wasnt|aint|rather than|instead of|never|cant be|cannot be|arent|nothing wrong with|nothing wrong at|no fault at|no fault on|not on|not at|wont be|ruled out', 'deny'],
+  [
+    'not|isnt|wasnt|aint|rather than|instead of|never|cant be|cannot be|arent|nothing wrong with|nothing wrong at|no fault at|no fault on|not on|not at|wont be|ruled out',
+    'deny',
+  ],
   ['not sure|not certain|not only|not just|dont know|not cured|not fixed|not working|not reading', 'pass'],
 ]);
 
 /** Words after a phrase that say it is well. */
 const DENY_AFTER = lexicon<true>([
-  ['is fine|is ok|is okay|is good|are fine|are ok|are okay|are good|is sound|are sound|was fine|was ok|is alright|checks out|checked out ok|all fine|seems fine|seems ok|looks fine|looks ok|reads fine|reads ok|reads normal|ruled out|is not it|isnt it|not the problem|isnt the problem|is not the problem|works fine|is clear', true],
+  [
+    'is fine|is ok|is okay|is good|are fine|are ok|are okay|are good|is sound|are sound|was fine|was ok|is alright|checks out|checked out ok|all fine|seems fine|seems ok|looks fine|looks ok|reads fine|reads ok|reads normal|ruled out|is not it|isnt it|not the problem|isnt the problem|is not the problem|works fine|is clear',
+    true,
+  ],
 ]);
 
 /** Words that put a phrase into the past. */
 const PAST = lexicon<true>([
-  ['was done|were done|been done|got done|was replaced|were replaced|been replaced|was changed|were changed|been changed|was fitted|were fitted|been fitted|was renewed|been renewed|was fixed|been fixed|was sorted|was swapped|been swapped|was repaired|been repaired|was the last|was last|had done|already done|already replaced|already changed|already had|already fitted|previously|last time|last year|last month|last week|last summer|last winter|last autumn|last spring|year ago|years ago|month ago|months ago|week ago|weeks ago|day ago|days ago|at easter|at christmas|yesterday|before christmas|used to be|did the|we did|i did|he did|they did|replaced the|changed the|fitted the|renewed the|replaced a|fitted a|changed a|swapped the|have replaced|have changed|have fitted|replaced it|has had a new|had a new|has had|already did|a while back|a while ago|replaced in|changed in|fitted in|done in|done at|in january|in february|in march|in april|in june|in july|in august|in september|in october|in november|in december|in the spring|in spring|in the summer|in the autumn|in the winter|did both|was bad before|replaced already|done already|done before|done recently|recently replaced|recently changed|recently|earlier this year|fixed the|repaired the|new sensor|new hub|new ring|new tyre|new tyres|new bearing|put a|put new', true],
+  [
+    'was done|were done|been done|got done|was replaced|were replaced|been replaced|was changed|were changed|been changed|was fitted|were fitted|been fitted|was renewed|been renewed|was fixed|been fixed|was sorted|was swapped|been swapped|was repaired|been repaired|was the last|was last|had done|already done|already replaced|already changed|already had|already fitted|previously|last time|last year|last month|last week|last summer|last winter|last autumn|last spring|year ago|years ago|month ago|months ago|week ago|weeks ago|day ago|days ago|at easter|at christmas|yesterday|before christmas|used to be|did the|we did|i did|he did|they did|replaced the|changed the|fitted the|renewed the|replaced a|fitted a|changed a|swapped the|have replaced|have changed|have fitted|replaced it|has had a new|had a new|has had|already did|a while back|a while ago|replaced in|changed in|fitted in|done in|done at|in january|in february|in march|in april|in june|in july|in august|in september|in october|in november|in december|in the spring|in spring|in the summer|in the autumn|in the winter|did both|was bad before|replaced already|done already|done before|done recently|recently replaced|recently changed|recently|earlier this year|fixed the|repaired the|new sensor|new hub|new ring|new tyre|new tyres|new bearing|put a|put new',
+    true,
+  ],
 ]);
 
 /** Words that say the trouble has returned to the same place. */
 const RETURNED = lexicon<true>([
-  ['again|same code|same fault|same again|is back|came back|come back|comes back|its back|back again|back on|returned|still on|still there|and back|same corner|same wheel|light is back|fault is back|code is back|same problem', true],
+  [
+    'again|same code|same fault|same again|is back|came back|come back|comes back|its back|back again|back on|returned|still on|still there|and back|same corner|same wheel|light is back|fault is back|code is back|same problem',
+    true,
+  ],
 ]);
 
 const STOP = new Set(['.', ';', '!', '?', '\n']);
@@ -33,12 +45,18 @@ export interface Span {
 }
 
 /** Token range of the clause around a span: bounded by stops, commas, breaking words, or `and` that joins no two phrases. */
-const clauseAround = (tokens: readonly Token[], span: Span, phrases: readonly Span[], joined: ReadonlySet<number>): Span => {
+const clauseAround = (
+  tokens: readonly Token[],
+  span: Span,
+  phrases: readonly Span[],
+  joined: ReadonlySet<number>,
+): Span => {
   const ends = (i: number): boolean => {
     const norm = tokens[i]?.norm ?? '';
     if (STOP.has(norm) || BREAK_WORDS.has(norm)) return true;
     if (norm === ',' || norm === ':' || norm === '(' || norm === ')') return !joined.has(i);
-    if (norm === 'and' || norm === 'so' || norm === 'its') return !joined.has(i) && !phrases.some((p) => i > p.from && i < p.to);
+    if (norm === 'and' || norm === 'so' || norm === 'its')
+      return !joined.has(i) && !phrases.some((p) => i > p.from && i < p.to);
     return false;
   };
   let from = span.from;
@@ -57,12 +75,19 @@ export const roleOf = (
 ): Role => {
   const clause = clauseAround(tokens, span, phrases, joined);
   const nearest = phrases.filter((p) => p.to <= span.from && p.from >= clause.from).at(-1);
-  const before = tokens.slice(Math.max(clause.from, nearest ? nearest.to : clause.from, span.from - 6), span.from);
+  const before = tokens.slice(
+    Math.max(clause.from, nearest ? nearest.to : clause.from, span.from - 6),
+    span.from,
+  );
   const denials = DENY_BEFORE.all(before);
   if (denials.at(-1)?.meaning === 'deny') return 'denied';
   const following = phrases.find((p) => p.from >= span.to && p.from < clause.to);
-  const after = tokens.slice(span.to, Math.min(clause.to, following ? following.from : clause.to, span.to + 6));
-  if (DENY_AFTER.all(after.filter((t) => !/^(one|wheel|sensor|side|speed|the)$/.test(t.norm))).length > 0) return 'denied';
+  const after = tokens.slice(
+    span.to,
+    Math.min(clause.to, following ? following.from : clause.to, span.to + 6),
+  );
+  if (DENY_AFTER.all(after.filter((t) => !/^(one|wheel|sensor|side|speed|the)$/.test(t.norm))).length > 0)
+    return 'denied';
   if (PAST.all(tokens.slice(clause.from, clause.to)).length > 0) return 'past';
   return 'corner';
 };

@@ -51,7 +51,7 @@ export const lexicon = <M>(lines: readonly LexiconLine<M>[]): Lexicon<M> => {
     at,
     all(tokens) {
       const hits: Hit<M>[] = [];
-      for (let i = 0; i < tokens.length; ) {
+      for (let i = 0; i < tokens.length;) {
         const hit = at(tokens, i);
         if (hit) hits.push(hit);
         i = hit ? hit.to : i + 1;

@@ -27,7 +27,8 @@ export const tokenise = (text: string): Token[] => {
     const start = match.index;
     const end = start + match[0].length;
     const { initials, word, newline, mark } = match.groups ?? {};
-    if (mark === '-' && /[\p{L}\d]/u.test(text[start - 1] ?? '') && /[\p{L}\d]/u.test(text[end] ?? '')) continue;
+    if (mark === '-' && /[\p{L}\d]/u.test(text[start - 1] ?? '') && /[\p{L}\d]/u.test(text[end] ?? ''))
+      continue;
     if (mark && /['\u2019\u02BC`\u00B4"\u201C\u201D]/.test(mark)) continue;
     const norm = initials ? plain(initials).replace(/[/.]/g, '') : plain(word ?? mark ?? '\n');
     tokens.push({ text: match[0], norm, start, end, kind: newline ? 'newline' : mark ? 'mark' : 'word' });

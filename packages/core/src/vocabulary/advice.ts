@@ -5,7 +5,7 @@ import { Action, Cause, Caution, CodeRole, CodeStatus, PartClass, QuestionAbout 
 
 const probability = z.number().min(0).max(1);
 const money = z.number();
-export const CheckNameWord = z.enum(CHECK_NAMES as [string, ...string[]]);
+export const CheckNameWord = z.enum(CHECK_NAMES);
 
 export const ReadCode = z.object({
   code: z.string(),
@@ -121,7 +121,11 @@ export const Plan = z.object({
   step: PlanNode.nullable(),
   /** Minutes and how-to of the next check, if there is one. */
   next: z
-    .object({ minutes: z.number(), how: z.array(z.string()), results: z.array(z.object({ result: z.string(), means: z.string() })) })
+    .object({
+      minutes: z.number(),
+      how: z.array(z.string()),
+      results: z.array(z.object({ result: z.string(), means: z.string() })),
+    })
     .nullable(),
 });
 export type Plan = z.infer<typeof Plan>;

@@ -84,4 +84,4 @@ export const Check = z.discriminatedUnion('check', [
 ]);
 export type Check = z.infer<typeof Check>;
 export type CheckName = Check['check'];
-export const CHECK_NAMES = Check.options.map((option) => option.shape.check.value) as CheckName[];
+export const CHECK_NAMES: readonly CheckName[] = Check.options.map((option) => option.shape.check.value);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
+import { OUTCOME_RESULTS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -110,7 +111,6 @@ export const ChosenOffer = z.object({
 });
 export type ChosenOffer = z.infer<typeof ChosenOffer>;
 
-export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
 export const OutcomeResult = z.enum(OUTCOME_RESULTS);
 export type OutcomeResult = z.infer<typeof OutcomeResult>;
 

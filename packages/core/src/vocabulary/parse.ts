@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { BadInput } from './badInput.ts';
 
 type Path = ReadonlyArray<PropertyKey>;
@@ -41,10 +41,13 @@ const explain = (issue: z.core.$ZodIssue, input: unknown): string => {
         ? `is missing; use one of ${issue.values.map(String).join(' | ')}`
         : `${shown(value)} is not known here; use ${issue.values.length > 1 ? 'one of ' : ''}${issue.values.map(String).join(' | ')}`;
     case 'invalid_union':
-      if ('discriminator' in issue && issue.discriminator) return `${shown(value)} is not a known ${issue.discriminator}`;
+      if ('discriminator' in issue && issue.discriminator)
+        return `${shown(value)} is not a known ${issue.discriminator}`;
       return `${shown(value)} is not of a kind that fits here`;
     case 'invalid_type':
-      return value === undefined ? `is missing; give ${issue.expected}` : `${shown(value)} is not ${issue.expected}`;
+      return value === undefined
+        ? `is missing; give ${issue.expected}`
+        : `${shown(value)} is not ${issue.expected}`;
     case 'invalid_format':
       return `${shown(value)} ${issue.message}`;
     case 'too_small':
@@ -64,7 +67,7 @@ const explain = (issue: z.core.$ZodIssue, input: unknown): string => {
  * Validates data from outside against a schema.
  * @throws BadInput naming the first problem's path, with every problem in `problems`.
  */
-export const parse = <S extends z.ZodType>(schema: S, input: unknown, at: string = ''): z.output<S> => {
+export const parse = <S extends z.ZodType>(schema: S, input: unknown, at = ''): z.output<S> => {
   const result = schema.safeParse(input);
   if (result.success) return result.data;
   const problems = result.error.issues.slice(0, 50).map((raw) => {

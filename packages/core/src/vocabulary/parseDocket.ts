@@ -2,7 +2,8 @@ import { BadInput } from './badInput.ts';
 import { CHECK_NAMES } from './check.ts';
 import { Docket } from './docket.ts';
 import { parse } from './parse.ts';
-import { axleOf, type WheelEnd } from './wheelEnd.ts';
+import { axleOf } from './wheelEndWords.ts';
+import type { WheelEnd } from './wheelEnd.ts';
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
@@ -12,7 +13,10 @@ const namedWheelEnds = (docket: Docket): Array<{ path: string; wheelEnd: WheelEn
   const found: Array<{ path: string; wheelEnd: WheelEnd | null | undefined }> = [
     { path: 'wheelEnd', wheelEnd: docket.wheelEnd },
     ...(docket.codes ?? []).map((code, i) => ({ path: `codes[${i}].wheelEnd`, wheelEnd: code.wheelEnd })),
-    ...(docket.history ?? []).map((event, i) => ({ path: `history[${i}].wheelEnd`, wheelEnd: event.wheelEnd })),
+    ...(docket.history ?? []).map((event, i) => ({
+      path: `history[${i}].wheelEnd`,
+      wheelEnd: event.wheelEnd,
+    })),
     ...(docket.checks ?? []).flatMap((check, i) => [
       { path: `checks[${i}].wheelEnd`, wheelEnd: check.wheelEnd },
       ...(check.check === 'swap' ? [{ path: `checks[${i}].with`, wheelEnd: check.with }] : []),
@@ -20,7 +24,10 @@ const namedWheelEnds = (docket: Docket): Array<{ path: string; wheelEnd: WheelEn
         ? Object.keys(check.sizes).map((end) => ({ path: `checks[${i}].sizes.${end}`, wheelEnd: end }))
         : []),
     ]),
-    ...Object.keys(docket.vehicle?.tyres ?? {}).map((end) => ({ path: `vehicle.tyres.${end}`, wheelEnd: end })),
+    ...Object.keys(docket.vehicle?.tyres ?? {}).map((end) => ({
+      path: `vehicle.tyres.${end}`,
+      wheelEnd: end,
+    })),
     ...Object.keys(docket.vehicle?.wheelEnds ?? {}).map((end) => ({
       path: `vehicle.wheelEnds.${end}`,
       wheelEnd: end,
@@ -37,9 +44,15 @@ const namedWheelEnds = (docket: Docket): Array<{ path: string; wheelEnd: WheelEn
 export const parseDocket = (input: unknown): Docket => {
   if (!isRecord(input)) throw new BadInput('', 'a docket is a JSON object; this is something else');
   if (input.format !== 'hardy-spoke/docket')
-    throw new BadInput('format', `${JSON.stringify(input.format) ?? 'nothing'} is not hardy-spoke/docket; is this a docket file?`);
+    throw new BadInput(
+      'format',
+      `${JSON.stringify(input.format) ?? 'nothing'} is not hardy-spoke/docket; is this a docket file?`,
+    );
   if (input.version !== 1)
-    throw new BadInput('version', `${JSON.stringify(input.version) ?? 'nothing'} is not 1, the only version read here`);
+    throw new BadInput(
+      'version',
+      `${JSON.stringify(input.version) ?? 'nothing'} is not 1, the only version read here`,
+    );
   const checks = input.checks;
   if (Array.isArray(checks))
     checks.forEach((check, i) => {

@@ -6,7 +6,10 @@ import { Side } from './words.ts';
 export const ShopSettings = z.object({
   name: z.string().min(1).max(120).default('The counter'),
   trafficSide: Side.default('right'),
-  currency: z.string().regex(/^[A-Z]{3}$/, 'is not a currency; write the three letters of ISO 4217').default('EUR'),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'is not a currency; write the three letters of ISO 4217')
+    .default('EUR'),
   school: School.default('test-first'),
   units: z.enum(['metric', 'imperial']).default('metric'),
   overrides: z.record(z.string(), z.number()).default({}),

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { Side } from './words.ts';
 
 /** Highest axle number the application handles: the longest road trains on one brake controller have fewer. */
 export const MAX_AXLES = 9;
@@ -17,35 +16,3 @@ export type WheelEnd = z.infer<typeof WheelEnd>;
 export const AxleOrWheelEnd = z
   .string()
   .regex(/^A[1-9][LRC]?$/, 'is not an axle or a wheel end; write A1, A2L or A2C');
-
-/** Axle number of a wheel end, counted from 1 at the front. */
-export const axleOf = (wheelEnd: WheelEnd): number => Number(wheelEnd[1]);
-
-/** `left`, `right`, or null for a centre sender. */
-export const sideOf = (wheelEnd: WheelEnd): Side | null =>
-  wheelEnd[2] === 'L' ? 'left' : wheelEnd[2] === 'R' ? 'right' : null;
-
-export const isCentre = (wheelEnd: WheelEnd): boolean => wheelEnd[2] === 'C';
-
-/** The wheel end at `axle` on `side`. */
-export const wheelEndAt = (axle: number, side: Side | 'centre'): WheelEnd =>
-  `A${axle}${side === 'left' ? 'L' : side === 'right' ? 'R' : 'C'}`;
-
-export const oppositeSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
-
-/** The wheel end across the axle, or null for a centre sender. */
-export const acrossFrom = (wheelEnd: WheelEnd): WheelEnd | null => {
-  const side = sideOf(wheelEnd);
-  return side === null ? null : wheelEndAt(axleOf(wheelEnd), oppositeSide(side));
-};
-
-/**
- * The wheel end in words a customer would use: `front left` on two axles, `axle 2 left` otherwise.
- * Example: `wheelEndInWords('A2R', 2)` is `rear right`.
- */
-export const wheelEndInWords = (wheelEnd: WheelEnd, axles: number | null | undefined): string => {
-  const axle = axleOf(wheelEnd);
-  const side = sideOf(wheelEnd) ?? 'centre';
-  if ((axles ?? 2) === 2 && axle <= 2) return `${axle === 1 ? 'front' : 'rear'} ${side}`;
-  return `axle ${axle} ${side}`;
-};

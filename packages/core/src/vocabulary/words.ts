@@ -1,32 +1,9 @@
 import { z } from 'zod';
+import { CAUSES, EVENTS, PART_CLASSES, SYMPTOMS } from './wordLists.ts';
 
-/** The links of the signal chain, and the other reasons, that an answer may name. */
-export const CAUSES = [
-  'sensor',
-  'ring',
-  'encoder',
-  'bearing',
-  'wiring',
-  'seating',
-  'tyre',
-  'mismatched-part',
-  'sender',
-  'module',
-  'supply',
-  'none-present',
-] as const;
 export const Cause = z.enum(CAUSES);
 export type Cause = z.infer<typeof Cause>;
 
-/** What a counter can hand over, as classes. */
-export const PART_CLASSES = [
-  'sensor',
-  'tone-ring',
-  'hub-assembly',
-  'axle-shaft',
-  'connector-kit',
-  'sender',
-] as const;
 export const PartClass = z.enum(PART_CLASSES);
 export type PartClass = z.infer<typeof PartClass>;
 
@@ -46,37 +23,9 @@ export const Caution = z.enum([
 ]);
 export type Caution = z.infer<typeof Caution>;
 
-export const SYMPTOMS = [
-  'lamp.abs',
-  'lamp.brake',
-  'lamp.traction',
-  'lamp.awd',
-  'lamp.rear-abs',
-  'message.driver-assist',
-  'message.tyre-monitor',
-  'abs.activates-when-stopping',
-  'speedometer.dead',
-  'speedometer.erratic',
-  'shifting.bad',
-  'noise.wheel',
-  'steering.heavy',
-] as const;
 export const Symptom = z.enum(SYMPTOMS);
 export type Symptom = z.infer<typeof Symptom>;
 
-export const EVENTS = [
-  'tyre-replaced',
-  'sensor-replaced',
-  'ring-replaced',
-  'hub-replaced',
-  'connector-repaired',
-  'sender-replaced',
-  'suspension-work',
-  'brake-work',
-  'axle-shaft-work',
-  'battery-replaced',
-  'battery-flat',
-] as const;
 export const EventName = z.enum(EVENTS);
 export type EventName = z.infer<typeof EventName>;
 

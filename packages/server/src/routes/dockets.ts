@@ -2,11 +2,26 @@ import Router from '@koa/router';
 import { docketFromReading, mergeReading, parse, parseDocket, readIntake } from '@hardy/core';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import { z } from 'zod';
-import { createDocket, figures, getDocket, historyOf, listDockets, saveDocket, stepDocket } from '../store/docketStore.ts';
+import {
+  createDocket,
+  figures,
+  getDocket,
+  historyOf,
+  listDockets,
+  saveDocket,
+  stepDocket,
+} from '../store/docketStore.ts';
 import type { IntakeCache } from '../intakeCache.ts';
 
-const NewDocket = z.union([z.object({ words: z.string().min(1).max(1_100_000) }), z.object({ docket: z.unknown() })]);
-const Change = z.object({ version: z.number().int().min(1), docket: z.unknown(), label: z.string().min(1).max(200) });
+const NewDocket = z.union([
+  z.object({ words: z.string().min(1).max(1_100_000) }),
+  z.object({ docket: z.unknown() }),
+]);
+const Change = z.object({
+  version: z.number().int().min(1),
+  docket: z.unknown(),
+  label: z.string().min(1).max(200),
+});
 const Words = z.object({ version: z.number().int().min(1), words: z.string().min(1).max(1_100_000) });
 const Step = z.object({ version: z.number().int().min(1) });
 const Listing = z.object({
@@ -29,7 +44,10 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   router.post('/dockets', async (ctx) => {
     const input = parse(NewDocket, ctx.request.body);
     const context = await intake.get();
-    const docket = 'words' in input ? docketFromReading(readIntake(input.words, context), input.words, context.trafficSide) : parseDocket(input.docket);
+    const docket =
+      'words' in input
+        ? docketFromReading(readIntake(input.words, context), input.words, context.trafficSide)
+        : parseDocket(input.docket);
     ctx.status = 201;
     ctx.body = await createDocket(em(), docket);
   });
@@ -48,8 +66,19 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     const store = em();
     const { docket, advice } = await getDocket(store, id(ctx));
     const context = await intake.get();
-    const reading = readIntake(words, { ...context, steeringSide: advice.vehicle.steeringSide, trafficSide: docket.vehicle?.trafficSide ?? context.trafficSide, axles: advice.vehicle.axles });
-    ctx.body = await saveDocket(em(), id(ctx), version, parseDocket(mergeReading(docket, reading, words)), `heard: ${words.slice(0, 60)}`);
+    const reading = readIntake(words, {
+      ...context,
+      steeringSide: advice.vehicle.steeringSide,
+      trafficSide: docket.vehicle?.trafficSide ?? context.trafficSide,
+      axles: advice.vehicle.axles,
+    });
+    ctx.body = await saveDocket(
+      em(),
+      id(ctx),
+      version,
+      parseDocket(mergeReading(docket, reading, words)),
+      `heard: ${words.slice(0, 60)}`,
+    );
   });
 
   for (const direction of ['undo', 'redo'] as const)

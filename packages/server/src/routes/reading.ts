@@ -23,7 +23,12 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   router.post('/intake', async (ctx) => {
     const { text, steeringSide, trafficSide, axles } = parse(IntakeRequest, ctx.request.body);
     const context = await intake.get();
-    ctx.body = readIntake(text, { ...context, steeringSide: steeringSide ?? context.steeringSide, trafficSide: trafficSide ?? context.trafficSide, axles: axles ?? null });
+    ctx.body = readIntake(text, {
+      ...context,
+      steeringSide: steeringSide ?? context.steeringSide,
+      trafficSide: trafficSide ?? context.trafficSide,
+      axles: axles ?? null,
+    });
   });
 
   router.post('/advise', async (ctx) => {
@@ -32,7 +37,13 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   });
 
   router.get('/vehicles', async (ctx) => {
-    ctx.body = (await allVehicles(orm.em.fork())).map(({ id, make, model, kind, builtFrom, builtTo }) => ({ id, name: `${make} ${model}`, kind, builtFrom, builtTo }));
+    ctx.body = (await allVehicles(orm.em.fork())).map(({ id, make, model, kind, builtFrom, builtTo }) => ({
+      id,
+      name: `${make} ${model}`,
+      kind,
+      builtFrom,
+      builtTo,
+    }));
   });
 
   router.get('/shop', async (ctx) => {

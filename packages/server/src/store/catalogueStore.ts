@@ -13,7 +13,17 @@ import {
   type Knowledge,
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
-import { ApplicationRow, CompanionRow, DictionaryRow, FleetRow, JobRow, PartRow, SensingRow, SettingRow, VehicleRow } from './entities.ts';
+import {
+  ApplicationRow,
+  CompanionRow,
+  DictionaryRow,
+  FleetRow,
+  JobRow,
+  PartRow,
+  SensingRow,
+  SettingRow,
+  VehicleRow,
+} from './entities.ts';
 
 /** Today in the shop's own time zone, YYYY-MM-DD. */
 export const today = (now: Date = new Date()): string =>
@@ -28,17 +38,26 @@ const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise
   const rows = await em.find(VehicleRow, where, { orderBy: { make: 'asc', model: 'asc' } });
   const sensing = await em.find(SensingRow, where.id ? { vehicleId: where.id } : {});
   return rows.map((row) =>
-    parse(CatalogueVehicle, {
-      ...row,
-      builtTo: row.builtTo ?? null,
-      steeringSide: row.steeringSide ?? null,
-      knuckle: row.knuckle ?? null,
-      tyre: row.tyre ?? null,
-      dictionary: row.dictionary ?? null,
-      wheelEnds: Object.fromEntries(
-        sensing.filter((s) => s.vehicleId === row.id).map((s) => [s.position, { sensor: s.sensor, mounting: s.mounting, target: s.target, ringSoldAlone: s.ringSoldAlone }]),
-      ),
-    }, `vehicle ${row.id}`),
+    parse(
+      CatalogueVehicle,
+      {
+        ...row,
+        builtTo: row.builtTo ?? null,
+        steeringSide: row.steeringSide ?? null,
+        knuckle: row.knuckle ?? null,
+        tyre: row.tyre ?? null,
+        dictionary: row.dictionary ?? null,
+        wheelEnds: Object.fromEntries(
+          sensing
+            .filter((s) => s.vehicleId === row.id)
+            .map((s) => [
+              s.position,
+              { sensor: s.sensor, mounting: s.mounting, target: s.target, ringSoldAlone: s.ringSoldAlone },
+            ]),
+        ),
+      },
+      `vehicle ${row.id}`,
+    ),
   );
 };
 
@@ -48,28 +67,63 @@ export const sliceFor = async (em: EntityManager, vehicleId: string): Promise<Ca
   if (!vehicle) return emptySlice();
   const applications = await em.find(ApplicationRow, { vehicleId });
   const companions = await em.find(CompanionRow, { $or: [{ vehicleId: null }, { vehicleId }] });
-  const numbers = [...new Set([...applications.map((row) => row.partNumber), ...companions.map((row) => row.companionNumber)])];
+  const numbers = [
+    ...new Set([
+      ...applications.map((row) => row.partNumber),
+      ...companions.map((row) => row.companionNumber),
+    ]),
+  ];
   const parts = await em.find(PartRow, { number: { $in: numbers } });
   const jobs = await em.find(JobRow, { vehicleId });
   return {
     vehicle,
     parts: parts.map((row) => parse(CataloguePart, { ...row, bin: row.bin ?? null }, `part ${row.number}`)),
-    applications: applications.map((row) => ({ partNumber: row.partNumber, vehicleId, wheelEnds: row.wheelEnds.split(' '), builtFrom: row.builtFrom ?? null, builtTo: row.builtTo ?? null })),
+    applications: applications.map((row) => ({
+      partNumber: row.partNumber,
+      vehicleId,
+      wheelEnds: row.wheelEnds.split(' '),
+      builtFrom: row.builtFrom ?? null,
+      builtTo: row.builtTo ?? null,
+    })),
     jobs: jobs.map((row) => parse(JobNote, row, `job note ${row.id}`)),
-    companions: companions.map((row) => ({ partClass: row.partClass as CatalogueSlice['companions'][number]['partClass'], vehicleId: row.vehicleId ?? null, companionNumber: row.companionNumber, quantity: row.quantity, why: row.why })),
+    companions: companions.map((row) => ({
+      partClass: row.partClass as CatalogueSlice['companions'][number]['partClass'],
+      vehicleId: row.vehicleId ?? null,
+      companionNumber: row.companionNumber,
+      quantity: row.quantity,
+      why: row.why,
+    })),
   };
 };
 
-const dictionaryWhere = async (em: EntityManager, where: { dictionary?: string }): Promise<DictionaryEntry[]> =>
-  (await em.find(DictionaryRow, where)).map(({ dictionary, code, module, text }) => ({ dictionary, code, module, text }));
+const dictionaryWhere = async (
+  em: EntityManager,
+  where: { dictionary?: string },
+): Promise<DictionaryEntry[]> =>
+  (await em.find(DictionaryRow, where)).map(({ dictionary, code, module, text }) => ({
+    dictionary,
+    code,
+    module,
+    text,
+  }));
 
 /** What advising on this docket needs to know. */
 export const knowledgeFor = async (em: EntityManager, docket: Docket): Promise<Knowledge> => {
   const id = docket.vehicle?.catalogueId;
   const slice = id ? await sliceFor(em, id) : emptySlice();
   const shop = await shopSettings(em);
-  const dictionary = (docket.codes ?? []).length > 0 ? await dictionaryWhere(em, slice.vehicle?.dictionary ? { dictionary: slice.vehicle.dictionary } : {}) : [];
-  return { slice, dictionary, overrides: shop.overrides, school: shop.school, currency: shop.currency, today: today() };
+  const dictionary =
+    (docket.codes ?? []).length > 0
+      ? await dictionaryWhere(em, slice.vehicle?.dictionary ? { dictionary: slice.vehicle.dictionary } : {})
+      : [];
+  return {
+    slice,
+    dictionary,
+    overrides: shop.overrides,
+    school: shop.school,
+    currency: shop.currency,
+    today: today(),
+  };
 };
 
 /** What reading the counter line needs to know: names, fleet and dictionaries. */
@@ -81,7 +135,21 @@ export const intakeContext = async (em: EntityManager): Promise<IntakeContext> =
     trafficSide: shop.trafficSide,
     axles: null,
     vehicles: await vehiclesWhere(em, {}),
-    fleet: fleet.map((row) => parse(FleetVehicle, { ...row, plate: row.plate ?? null, vin: row.vin ?? null, buildDate: row.buildDate ?? null, saltExposure: row.saltExposure ?? null, distanceKm: row.distanceKm ?? null, note: row.note ?? null }, `fleet ${row.fleetNumber}`)),
+    fleet: fleet.map((row) =>
+      parse(
+        FleetVehicle,
+        {
+          ...row,
+          plate: row.plate ?? null,
+          vin: row.vin ?? null,
+          buildDate: row.buildDate ?? null,
+          saltExposure: row.saltExposure ?? null,
+          distanceKm: row.distanceKm ?? null,
+          note: row.note ?? null,
+        },
+        `fleet ${row.fleetNumber}`,
+      ),
+    ),
     dictionary: await dictionaryWhere(em, {}),
     today: today(),
   };

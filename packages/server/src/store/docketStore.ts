@@ -23,7 +23,8 @@ export interface DocketView {
 
 export type DocketState = 'open' | 'ordered' | 'closed';
 
-const stateOf = (docket: Docket): DocketState => (docket.outcome ? 'closed' : docket.chosen ? 'ordered' : 'open');
+const stateOf = (docket: Docket): DocketState =>
+  docket.outcome ? 'closed' : docket.chosen ? 'ordered' : 'open';
 
 const columnsOf = (docket: Docket, advice: Advice) => ({
   state: stateOf(docket),
@@ -65,45 +66,100 @@ const load = async (em: EntityManager, id: string): Promise<DocketRow> => {
 };
 
 /** Opens a docket. `at` is given only when a scenario is laid out in the past. */
-export const createDocket = async (em: EntityManager, docket: Docket, at: Date = new Date()): Promise<DocketView> => {
+export const createDocket = async (
+  em: EntityManager,
+  docket: Docket,
+  at: Date = new Date(),
+): Promise<DocketView> => {
   const advice = advise(docket, await knowledgeFor(em, docket));
   return em.transactional(async (tx) => {
     const last = await tx.find(DocketRow, {}, { orderBy: { number: 'desc' }, limit: 1, fields: ['number'] });
-    const row = tx.create(DocketRow, { id: randomUUID(), number: (last[0]?.number ?? 1000) + 1, version: 1, content: 1, createdAt: at, updatedAt: at, closedAt: null, ...columnsOf(docket, advice) });
-    tx.create(ChangeRow, { docketId: row.id, version: 1, content: 1, parent: null, kind: 'create', label: 'docket opened', document: row.document, at });
+    const row = tx.create(DocketRow, {
+      id: randomUUID(),
+      number: (last[0]?.number ?? 1000) + 1,
+      version: 1,
+      content: 1,
+      createdAt: at,
+      updatedAt: at,
+      closedAt: null,
+      ...columnsOf(docket, advice),
+    });
+    tx.create(ChangeRow, {
+      docketId: row.id,
+      version: 1,
+      content: 1,
+      parent: null,
+      kind: 'create',
+      label: 'docket opened',
+      document: row.document,
+      at,
+    });
     await tx.flush();
     return view(tx, row, advice);
   });
 };
 
-export const getDocket = async (em: EntityManager, id: string): Promise<DocketView> => view(em, await load(em, id));
+export const getDocket = async (em: EntityManager, id: string): Promise<DocketView> =>
+  view(em, await load(em, id));
 
 /** Where two versions of a docket differ, with both sides' values, so that a person can choose. */
-export const differences = (theirs: Docket, yours: Docket): Array<{ path: string; theirs: unknown; yours: unknown }> =>
+export const differences = (
+  theirs: Docket,
+  yours: Docket,
+): Array<{ path: string; theirs: unknown; yours: unknown }> =>
   diff(theirs, yours).map((entry) => ({
-    path: entry.path.reduce<string>((sofar, step) => (typeof step === 'number' ? `${sofar}[${step}]` : sofar ? `${sofar}.${step}` : step), ''),
-    theirs: 'oldValue' in entry ? entry.oldValue : null,
-    yours: 'value' in entry ? entry.value : null,
+    path: entry.path.reduce<string>(
+      (sofar, step) => (typeof step === 'number' ? `${sofar}[${step}]` : sofar ? `${sofar}.${step}` : step),
+      '',
+    ),
+    theirs: 'oldValue' in entry ? (entry.oldValue as unknown) : null,
+    yours: 'value' in entry ? (entry.value as unknown) : null,
   }));
 
 const mustBeCurrent = (row: DocketRow, version: number, yours: Docket | null): void => {
   if (row.version === version) return;
   const theirs = parseDocket(JSON.parse(row.document));
-  throw new Problem(409, 'Changed meanwhile', `docket ${row.number} was changed by someone else: you had version ${version}, it is at ${row.version}. Nothing is lost: both sides are below.`, {
-    yourVersion: version,
-    theirVersion: row.version,
-    theirs,
-    yours,
-    differences: yours ? differences(theirs, yours) : [],
-  });
+  throw new Problem(
+    409,
+    'Changed meanwhile',
+    `docket ${row.number} was changed by someone else: you had version ${version}, it is at ${row.version}. Nothing is lost: both sides are below.`,
+    {
+      yourVersion: version,
+      theirVersion: row.version,
+      theirs,
+      yours,
+      differences: yours ? differences(theirs, yours) : [],
+    },
+  );
 };
 
-const record = async (tx: EntityManager, row: DocketRow, docket: Docket, change: { kind: string; label: string; content: number | null; parent: number | null }, at: Date): Promise<Advice> => {
+const record = async (
+  tx: EntityManager,
+  row: DocketRow,
+  docket: Docket,
+  change: { kind: string; label: string; content: number | null; parent: number | null },
+  at: Date,
+): Promise<Advice> => {
   const advice = advise(docket, await knowledgeFor(tx, docket));
   const version = row.version + 1;
   const closed = docket.outcome ? (row.closedAt ?? at) : null;
-  tx.assign(row, { ...columnsOf(docket, advice), version, content: change.content ?? version, updatedAt: at, closedAt: closed });
-  tx.create(ChangeRow, { docketId: row.id, version, content: change.content ?? version, parent: change.parent, kind: change.kind, label: change.label, document: row.document, at });
+  tx.assign(row, {
+    ...columnsOf(docket, advice),
+    version,
+    content: change.content ?? version,
+    updatedAt: at,
+    closedAt: closed,
+  });
+  tx.create(ChangeRow, {
+    docketId: row.id,
+    version,
+    content: change.content ?? version,
+    parent: change.parent,
+    kind: change.kind,
+    label: change.label,
+    document: row.document,
+    at,
+  });
   await tx.flush();
   return advice;
 };
@@ -112,16 +168,34 @@ const record = async (tx: EntityManager, row: DocketRow, docket: Docket, change:
  * Stores a changed docket if the writer had the newest version.
  * @throws Problem 409 with both sides' values when it was changed meanwhile.
  */
-export const saveDocket = (em: EntityManager, id: string, version: number, docket: Docket, label: string, at: Date = new Date()): Promise<DocketView> =>
+export const saveDocket = (
+  em: EntityManager,
+  id: string,
+  version: number,
+  docket: Docket,
+  label: string,
+  at: Date = new Date(),
+): Promise<DocketView> =>
   em.transactional(async (tx) => {
     const row = await load(tx, id);
     mustBeCurrent(row, version, docket);
-    const advice = await record(tx, row, docket, { kind: 'edit', label, content: null, parent: row.content }, at);
+    const advice = await record(
+      tx,
+      row,
+      docket,
+      { kind: 'edit', label, content: null, parent: row.content },
+      at,
+    );
     return view(tx, row, advice);
   });
 
 /** Goes one change back or forward. Undo is itself a change: the history only grows. */
-export const stepDocket = (em: EntityManager, id: string, version: number, direction: 'undo' | 'redo'): Promise<DocketView> =>
+export const stepDocket = (
+  em: EntityManager,
+  id: string,
+  version: number,
+  direction: 'undo' | 'redo',
+): Promise<DocketView> =>
   em.transactional(async (tx) => {
     const row = await load(tx, id);
     mustBeCurrent(row, version, null);
@@ -131,16 +205,40 @@ export const stepDocket = (em: EntityManager, id: string, version: number, direc
         ? current?.parent == null
           ? null
           : await tx.findOne(ChangeRow, { docketId: id, version: current.parent })
-        : ((await tx.find(ChangeRow, { docketId: id, parent: row.content, ...edits }, { orderBy: { version: 'desc' }, limit: 1 }))[0] ?? null);
-    if (!target) throw new Problem(400, `Nothing to ${direction}`, direction === 'undo' ? 'this is how the docket was opened' : 'nothing was undone');
+        : ((
+            await tx.find(
+              ChangeRow,
+              { docketId: id, parent: row.content, ...edits },
+              { orderBy: { version: 'desc' }, limit: 1 },
+            )
+          )[0] ?? null);
+    if (!target)
+      throw new Problem(
+        400,
+        `Nothing to ${direction}`,
+        direction === 'undo' ? 'this is how the docket was opened' : 'nothing was undone',
+      );
     const label = direction === 'undo' ? `undone: ${current?.label ?? ''}` : `done again: ${target.label}`;
-    const advice = await record(tx, row, parseDocket(JSON.parse(target.document)), { kind: direction, label, content: target.version, parent: null }, new Date());
+    const advice = await record(
+      tx,
+      row,
+      parseDocket(JSON.parse(target.document)),
+      { kind: direction, label, content: target.version, parent: null },
+      new Date(),
+    );
     return view(tx, row, advice);
   });
 
-export const historyOf = async (em: EntityManager, id: string): Promise<Array<{ version: number; at: string; kind: string; label: string }>> => {
+export const historyOf = async (
+  em: EntityManager,
+  id: string,
+): Promise<Array<{ version: number; at: string; kind: string; label: string }>> => {
   await load(em, id);
-  const rows = await em.find(ChangeRow, { docketId: id }, { orderBy: { version: 'asc' }, fields: ['version', 'at', 'kind', 'label'] });
+  const rows = await em.find(
+    ChangeRow,
+    { docketId: id },
+    { orderBy: { version: 'asc' }, fields: ['version', 'at', 'kind', 'label'] },
+  );
   return rows.map(({ version, at, kind, label }) => ({ version, at: at.toISOString(), kind, label }));
 };
 
@@ -164,20 +262,47 @@ export interface DocketLine {
 const escaped = (text: string): string => text.replace(/[%_\\]/g, '\\$&');
 
 /** Dockets by state and words, newest first. */
-export const listDockets = async (em: EntityManager, filter: { state: 'all' | 'current' | DocketState; words: string; limit: number }): Promise<DocketLine[]> => {
+export const listDockets = async (
+  em: EntityManager,
+  filter: { state: 'all' | 'current' | DocketState; words: string; limit: number },
+): Promise<DocketLine[]> => {
   const like = { $like: `%${escaped(filter.words)}%` };
   const rows = await em.find(
     DocketRow,
     {
-      ...(filter.state === 'all' ? {} : filter.state === 'current' ? { state: { $ne: 'closed' } } : { state: filter.state }),
-      ...(filter.words ? { $or: [{ vehicleName: like }, { fleetNumber: like }, { customerName: like }, { headline: like }, ...(/^\d+$/.test(filter.words) ? [{ number: Number(filter.words) }] : [])] } : {}),
+      ...(filter.state === 'all'
+        ? {}
+        : filter.state === 'current'
+          ? { state: { $ne: 'closed' } }
+          : { state: filter.state }),
+      ...(filter.words
+        ? {
+            $or: [
+              { vehicleName: like },
+              { fleetNumber: like },
+              { customerName: like },
+              { headline: like },
+              ...(/^\d+$/.test(filter.words) ? [{ number: Number(filter.words) }] : []),
+            ],
+          }
+        : {}),
     },
     { orderBy: { updatedAt: 'desc' }, limit: filter.limit },
   );
   return rows.map((row) => ({
-    id: row.id, number: row.number, state: row.state as DocketState, wheelEnd: row.wheelEnd ?? null, vehicleName: row.vehicleName ?? null, fleetNumber: row.fleetNumber ?? null,
-    customerName: row.customerName ?? null, action: row.action, headline: row.headline, outcome: row.outcome ?? null,
-    createdAt: row.createdAt.toISOString(), updatedAt: row.updatedAt.toISOString(), closedAt: row.closedAt?.toISOString() ?? null,
+    id: row.id,
+    number: row.number,
+    state: row.state as DocketState,
+    wheelEnd: row.wheelEnd ?? null,
+    vehicleName: row.vehicleName ?? null,
+    fleetNumber: row.fleetNumber ?? null,
+    customerName: row.customerName ?? null,
+    action: row.action,
+    headline: row.headline,
+    outcome: row.outcome ?? null,
+    createdAt: row.createdAt.toISOString(),
+    updatedAt: row.updatedAt.toISOString(),
+    closedAt: row.closedAt?.toISOString() ?? null,
   }));
 };
 

@@ -176,4 +176,16 @@ export const SettingRow = defineEntity({
   properties: { key: p.string().primary(), value: p.text() },
 });
 
-export const ENTITIES = [DocketRow, ChangeRow, VehicleRow, SensingRow, FleetRow, PartRow, ApplicationRow, JobRow, CompanionRow, DictionaryRow, SettingRow];
+export const ENTITIES = [
+  DocketRow,
+  ChangeRow,
+  VehicleRow,
+  SensingRow,
+  FleetRow,
+  PartRow,
+  ApplicationRow,
+  JobRow,
+  CompanionRow,
+  DictionaryRow,
+  SettingRow,
+];

@@ -17,13 +17,18 @@ export const openStore = async (file: string): Promise<MikroORM> => {
     extensions: [Migrator],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, silent: true },
     metadataCache: { enabled: false },
-    pool: { afterCreate: (connection: { pragma(text: string): void }, done: (error: unknown, connection: unknown) => void) => {
-      connection.pragma('journal_mode = WAL');
-      connection.pragma('synchronous = FULL');
-      connection.pragma('foreign_keys = ON');
-      connection.pragma('busy_timeout = 5000');
-      done(null, connection);
-    } },
+    pool: {
+      afterCreate: (
+        connection: { pragma(text: string): void },
+        done: (error: unknown, connection: unknown) => void,
+      ) => {
+        connection.pragma('journal_mode = WAL');
+        connection.pragma('synchronous = FULL');
+        connection.pragma('foreign_keys = ON');
+        connection.pragma('busy_timeout = 5000');
+        done(null, connection);
+      },
+    },
   });
   await orm.migrator.up();
   return orm;

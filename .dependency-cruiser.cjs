@@ -1,0 +1,106 @@
+/* Rooms of the core in the order the data walks: a room imports only from rooms before it. */
+const ROOMS = [
+  'vocabulary',
+  'text',
+  'assumptions',
+  'positions',
+  'codes',
+  'checks',
+  'diagnosis',
+  'fitment',
+  'intake',
+  'offers',
+  'plan',
+  'handover',
+  'outcomes',
+  'advice',
+];
+
+const roomRules = ROOMS.slice(0, -1).map((room, i) => ({
+  name: `core-${room}-imports-only-earlier-rooms`,
+  comment: 'Imports in the core point one way, along the flow of the data.',
+  severity: 'error',
+  from: { path: `^packages/core/src/${room}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^packages/core/src/(${ROOMS.slice(i + 1).join('|')})/` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...roomRules,
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-is-pure',
+      comment: 'No React, Koa, database or Node in the core: it is pure computation.',
+      severity: 'error',
+      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/testing/)' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-packages',
+      comment: 'The few packages the core may use.',
+      severity: 'error',
+      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/testing/)' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(zod|fuse\\.js)/' },
+    },
+    {
+      name: 'core-knows-no-other-package',
+      severity: 'error',
+      from: { path: '^packages/core/' },
+      to: { path: '^packages/(server|web|cli)/' },
+    },
+    {
+      name: 'web-knows-only-core',
+      severity: 'error',
+      from: { path: '^packages/web/' },
+      to: { path: '^packages/(server|cli)/' },
+    },
+    {
+      name: 'server-knows-only-core',
+      severity: 'error',
+      from: { path: '^packages/server/' },
+      to: { path: '^packages/(web|cli)/' },
+    },
+    {
+      name: 'cli-knows-only-core',
+      severity: 'error',
+      from: { path: '^packages/cli/' },
+      to: { path: '^packages/(web|server)/' },
+    },
+    {
+      name: 'web-ships-no-validator',
+      comment:
+        'The page takes words and types from the core, not its schemas: they would double the first load.',
+      severity: 'error',
+      from: { path: '^packages/web/src/', pathNot: '\\.test\\.' },
+      to: { path: '^packages/core/src/index\\.ts$', dependencyTypesNot: ['type-only'] },
+    },
+    { name: 'not-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    {
+      name: 'no-tests-in-code',
+      severity: 'error',
+      from: { pathNot: '(\\.test\\.tsx?$|^e2e|/testing/)' },
+      to: { path: '(\\.test\\.tsx?$|/testing/)' },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: {
+        orphan: true,
+        path: '^packages/[^/]+/src/',
+        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|\\.css)$',
+      },
+      to: {},
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(/dist/|\\.data/|^virtual:)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json', '.css'],
+    },
+  },
+};

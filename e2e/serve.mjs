@@ -1,0 +1,27 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** The server on a database of its own that is gone afterwards. */
+const folder = mkdtempSync(join(tmpdir(), 'hardy-e2e-'));
+const server = spawn(
+  process.execPath,
+  [
+    '--import',
+    'tsx',
+    'packages/server/src/main.ts',
+    '--port',
+    process.argv[2] ?? '4377',
+    '--scenario',
+    'demo',
+    '--database',
+    join(folder, 'e2e.sqlite'),
+  ],
+  { stdio: 'inherit' },
+);
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+server.on('exit', (code) => {
+  rmSync(folder, { recursive: true, force: true });
+  process.exit(code ?? 0);
+});

@@ -1,0 +1,59 @@
+/* The contract's word lists without the schemas, so that a page can use them and ship no validator. */
+
+/** The links of the signal chain, and the other reasons, that an answer may name. */
+export const CAUSES = [
+  'sensor',
+  'ring',
+  'encoder',
+  'bearing',
+  'wiring',
+  'seating',
+  'tyre',
+  'mismatched-part',
+  'sender',
+  'module',
+  'supply',
+  'none-present',
+] as const;
+
+/** What a counter can hand over, as classes. */
+export const PART_CLASSES = [
+  'sensor',
+  'tone-ring',
+  'hub-assembly',
+  'axle-shaft',
+  'connector-kit',
+  'sender',
+] as const;
+
+export const SYMPTOMS = [
+  'lamp.abs',
+  'lamp.brake',
+  'lamp.traction',
+  'lamp.awd',
+  'lamp.rear-abs',
+  'message.driver-assist',
+  'message.tyre-monitor',
+  'abs.activates-when-stopping',
+  'speedometer.dead',
+  'speedometer.erratic',
+  'shifting.bad',
+  'noise.wheel',
+  'steering.heavy',
+] as const;
+
+export const EVENTS = [
+  'tyre-replaced',
+  'sensor-replaced',
+  'ring-replaced',
+  'hub-replaced',
+  'connector-repaired',
+  'sender-replaced',
+  'suspension-work',
+  'brake-work',
+  'axle-shaft-work',
+  'battery-replaced',
+  'battery-flat',
+] as const;
+
+export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;

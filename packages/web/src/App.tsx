@@ -1,0 +1,41 @@
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { lazy, Suspense } from 'react';
+import { BrowserRouter, Route, Routes } from 'react-router';
+import { CounterScreen } from './counter/CounterScreen.tsx';
+import { Desk } from './desk/Desk.tsx';
+import { theme } from './theme.ts';
+
+const DocketScreen = lazy(() =>
+  import('./docket/DocketScreen.tsx').then((m) => ({ default: m.DocketScreen })),
+);
+const HandOverSheet = lazy(() =>
+  import('./sheet/HandOverSheet.tsx').then((m) => ({ default: m.HandOverSheet })),
+);
+
+const Lost = () => (
+  <Desk>
+    <div className="sheet">
+      <h1>Nothing is kept here</h1>
+      <p className="empty">This address leads nowhere. The name at the top goes to the counter.</p>
+    </div>
+  </Desk>
+);
+
+export function App() {
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <BrowserRouter>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/" element={<CounterScreen />} />
+            <Route path="/docket/:id" element={<DocketScreen />} />
+            <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+            <Route path="*" element={<Lost />} />
+          </Routes>
+        </Suspense>
+      </BrowserRouter>
+    </ThemeProvider>
+  );
+}

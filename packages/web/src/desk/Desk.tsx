@@ -1,0 +1,27 @@
+import Button from '@mui/material/Button';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { ShortcutsDialog } from './ShortcutsDialog.tsx';
+import { useKeys } from './useKeys.ts';
+
+/** The bench: a dark strip with the name, what the screen puts there, and help; below it the sheet. */
+export function Desk({ strip, children }: { strip?: ReactNode; children: ReactNode }) {
+  const [help, setHelp] = useState(false);
+  useKeys({ '?': () => setHelp(true) });
+  return (
+    <div className="desk">
+      <header className="strip">
+        <Link to="/" className="wordmark" aria-label="Hardy Spoke, to the counter">
+          <img src="/spoke.svg" alt="" width={28} height={28} />
+          <span>Hardy Spoke</span>
+        </Link>
+        <div className="strip-middle">{strip}</div>
+        <Button className="on-bench" onClick={() => setHelp(true)} aria-label="Show the keys">
+          Keys <kbd>?</kbd>
+        </Button>
+      </header>
+      <main>{children}</main>
+      <ShortcutsDialog open={help} onClose={() => setHelp(false)} />
+    </div>
+  );
+}

@@ -1,0 +1,59 @@
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+
+const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [string, string]> }> = [
+  {
+    where: 'Anywhere',
+    keys: [
+      ['/', 'counter line, or on a docket: add what you hear'],
+      ['?', 'these shortcuts'],
+      ['Esc', 'leave a field or a dialog'],
+    ],
+  },
+  {
+    where: 'Counter',
+    keys: [
+      ['Enter', 'open a docket from what was typed'],
+      ['\u2191 \u2193', 'walk the dockets'],
+    ],
+  },
+  {
+    where: 'Docket',
+    keys: [
+      ['1 \u2026 9', 'answer the question or the next step'],
+      ['c', 'add a check'],
+      ['o', 'walk the offers, Enter takes one'],
+      ['p', 'hand-over sheet'],
+      ['x', 'close the docket with what happened'],
+      ['u', 'undo'],
+      ['r', 'do again what was undone'],
+      ['b', 'back to the counter'],
+    ],
+  },
+];
+
+export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} aria-labelledby="shortcuts-title" maxWidth="sm" fullWidth>
+      <DialogTitle id="shortcuts-title">Keys</DialogTitle>
+      <DialogContent>
+        {GROUPS.map(({ where, keys }) => (
+          <section key={where}>
+            <h3 className="kicker">{where}</h3>
+            <dl className="keys">
+              {keys.map(([key, what]) => (
+                <div key={key}>
+                  <dt>
+                    <kbd>{key}</kbd>
+                  </dt>
+                  <dd>{what}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,31 @@
+import { CAUSE_SHORT, wheelEndInWords, type Advice } from '@hardy/core/plain';
+import { inHundred } from '../format.ts';
+
+const SHOWN = 5;
+
+/** What it may be, by probability. */
+export function CausesPanel({ advice }: { advice: Advice }) {
+  const shown = advice.causes.filter(({ probability }) => probability >= 0.01).slice(0, SHOWN);
+  return (
+    <section className="card" aria-label="What it may be">
+      <div className="row-head">
+        <h2 className="kicker">What it may be</h2>
+        <span className="soft">two may hold at once</span>
+      </div>
+      <ol className="causes">
+        {shown.map(({ cause, wheelEnd, probability }) => (
+          <li key={`${cause}-${wheelEnd}`}>
+            <span className="cause-name">
+              {CAUSE_SHORT[cause]}{' '}
+              <span className="soft">{wheelEnd ? wheelEndInWords(wheelEnd, advice.vehicle.axles) : ''}</span>
+            </span>
+            <span className="bar" aria-hidden="true">
+              <span style={{ width: `${probability * 100}%` }} />
+            </span>
+            <span className="cause-odds">{inHundred(probability)}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,263 @@
+import {
+  CHECK_IN_WORDS,
+  PART_IN_WORDS,
+  wheelEndInWords,
+  type Check,
+  type CheckName,
+  type Docket,
+  type Offer,
+  type Outcome,
+  type WheelEnd,
+} from '@hardy/core/plain';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { CounterLine } from '../counter/CounterLine.tsx';
+import { Desk } from '../desk/Desk.tsx';
+import { useKeys } from '../desk/useKeys.ts';
+import { age } from '../format.ts';
+import { useCounter } from '../state/useCounter.ts';
+import { useDocket } from '../state/useDocket.ts';
+import { AddCheckDialog } from './AddCheckDialog.tsx';
+import { answerQuestion } from './answerQuestion.ts';
+import { CausesPanel } from './CausesPanel.tsx';
+import { CautionsPanel } from './CautionsPanel.tsx';
+import { ChassisPlan } from './ChassisPlan.tsx';
+import { CHECK_RESULTS, checkWithResult } from './checkResults.ts';
+import { ClashDialog } from './ClashDialog.tsx';
+import { CloseDialog } from './CloseDialog.tsx';
+import { FactsPanel } from './FactsPanel.tsx';
+import { NextStep } from './NextStep.tsx';
+import { OffersPanel } from './OffersPanel.tsx';
+import { OrderPanel } from './OrderPanel.tsx';
+import { QuestionCard } from './QuestionCard.tsx';
+import { VerdictBand } from './VerdictBand.tsx';
+
+const phraseFor = (docket: Docket, corner: WheelEnd | null): string | null =>
+  (docket.positions ?? []).find(
+    (p) => (p.role ?? 'corner') === 'corner' && corner !== null && p.wheelEnds.includes(corner),
+  )?.text ?? null;
+
+/** One docket: verdict on top, facts left, the vehicle and the next step in the middle, offers right. */
+export function DocketScreen() {
+  const { id = '' } = useParams();
+  const navigate = useNavigate();
+  const { view, busy, error, clash, load, change, hear, step, resolve, dismiss } = useDocket();
+  const clearLine = useCounter((state) => state.clear);
+  const [adding, setAdding] = useState<{ first: CheckName | null } | null>(null);
+  const [closing, setClosing] = useState(false);
+  const firstOffer = useRef<HTMLButtonElement>(null);
+
+  useEffect(() => {
+    void load(id);
+  }, [id, load]);
+
+  const advice = view?.id === id ? view.advice : null;
+  const docket = view?.id === id ? view.docket : null;
+  const corner = advice?.wheelEnd ?? null;
+  // A question that must be settled first takes the number keys; else the next step has them.
+  const asked =
+    advice?.questions.find(
+      (question) =>
+        question.answers.length > 0 &&
+        (corner === null || ['steeringSide', 'trafficSide', 'axle', 'side'].includes(question.about)),
+    ) ?? null;
+  const others =
+    advice?.questions.filter((question) => question !== asked && question.answers.length > 0) ?? [];
+  const edit = (label: string, how: (d: Docket) => Docket) => void change(label, how);
+  const addCheck = (check: Check) => {
+    setAdding(null);
+    edit(`${CHECK_IN_WORDS[check.check]} noted`, (d) => ({ ...d, checks: [...(d.checks ?? []), check] }));
+  };
+  const answer = (about: string, value: string) =>
+    edit(`answered: ${about}`, (d) => answerQuestion(d, about, value, corner));
+  const nextCheck = advice?.verdict.check ?? null;
+  const number = (n: number) => () => {
+    if (!advice) return;
+    if (asked) {
+      const given = asked.answers[n - 1];
+      if (given) answer(asked.about, given.value);
+    } else if (nextCheck) {
+      const result = CHECK_RESULTS[nextCheck]?.[n - 1];
+      if (result) addCheck(checkWithResult(nextCheck, result, corner));
+      else if (!CHECK_RESULTS[nextCheck] && n === 1) setAdding({ first: nextCheck });
+    }
+  };
+  const choose = (offer: Offer) =>
+    edit(`${PART_IN_WORDS[offer.part]} taken`, (d) => ({
+      ...d,
+      chosen: {
+        part: offer.part,
+        wheelEnd: offer.wheelEnd,
+        partNumber: offer.lines[0]?.partNumber ?? null,
+        price: offer.price,
+        allInMean: Math.round(offer.allIn.mean * 100) / 100,
+        cures: offer.cures,
+      },
+    }));
+  const saveOutcome = (outcome: Outcome | null) => {
+    setClosing(false);
+    edit(outcome ? `closed: ${outcome.result}` : 'opened again', (d) => ({ ...d, outcome }));
+  };
+
+  useKeys({
+    ...Object.fromEntries([1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => [String(n), number(n)])),
+    c: () => setAdding({ first: null }),
+    o: () => firstOffer.current?.focus(),
+    p: () => void navigate(`/docket/${id}/sheet`),
+    x: () => setClosing(true),
+    u: () => void step('undo'),
+    r: () => void step('redo'),
+    'ctrl+z': () => void step('undo'),
+    'ctrl+shift+z': () => void step('redo'),
+    b: () => void navigate('/'),
+  });
+
+  const strip = (
+    <CounterLine
+      label="Add what you hear"
+      placeholder="Add what you hear: connector corroded, no play, built 2017…"
+      size="small"
+      context={{ steeringSide: advice?.vehicle.steeringSide ?? null, axles: advice?.vehicle.axles ?? null }}
+      onEnter={(words) =>
+        void hear(words).then((done) => {
+          if (!done) return;
+          clearLine();
+          (document.activeElement as HTMLElement | null)?.blur();
+        })
+      }
+    />
+  );
+
+  return (
+    <Desk strip={strip}>
+      <div className="sheet docket-sheet" aria-busy={busy}>
+        {error && (
+          <p className="look-here" role="alert">
+            {error}{' '}
+            <Button variant="text" onClick={() => (docket ? dismiss() : void load(id))}>
+              {docket ? 'understood' : 'try again'}
+            </Button>
+          </p>
+        )}
+        {!advice || !docket || !view ? (
+          !error && (
+            <div aria-label="Loading the docket">
+              <Skeleton variant="rectangular" height={72} />
+              <div className="zones">
+                {[1, 2, 3].map((i) => (
+                  <Skeleton key={i} variant="rectangular" height={480} />
+                ))}
+              </div>
+            </div>
+          )
+        ) : (
+          <>
+            <div className="docket-head">
+              <h1>
+                Docket <span className="mono">{view.number}</span>
+              </h1>
+              <span className="soft">
+                {[
+                  docket.customer?.name,
+                  advice.vehicle.name,
+                  docket.vehicle?.fleetNumber,
+                  `opened ${age(view.createdAt)} ago`,
+                  view.state,
+                ]
+                  .filter(Boolean)
+                  .join(' \u00B7 ')}
+              </span>
+              <span className="docket-tools">
+                <Button variant="text" disabled={!view.canUndo || busy} onClick={() => void step('undo')}>
+                  undo <kbd>u</kbd>
+                </Button>
+                <Button variant="text" disabled={!view.canRedo || busy} onClick={() => void step('redo')}>
+                  redo <kbd>r</kbd>
+                </Button>
+                <Button variant="text" component="a" href={`/api/dockets/${id}/file`}>
+                  export
+                </Button>
+                <Button variant="text" component={Link} to="/">
+                  counter <kbd>b</kbd>
+                </Button>
+              </span>
+            </div>
+            <VerdictBand advice={advice} />
+            <div className="zones">
+              <FactsPanel
+                docket={docket}
+                advice={advice}
+                change={edit}
+                onAddCheck={() => setAdding({ first: null })}
+              />
+              <div className="middle">
+                <ChassisPlan
+                  advice={advice}
+                  phrase={phraseFor(docket, corner)}
+                  onPick={(wheelEnd) =>
+                    edit(`corner: ${wheelEndInWords(wheelEnd, advice.vehicle.axles)}`, (d) => ({
+                      ...d,
+                      wheelEnd,
+                    }))
+                  }
+                />
+                {asked && (
+                  <QuestionCard question={asked} numbered onAnswer={(value) => answer(asked.about, value)} />
+                )}
+                <NextStep
+                  advice={advice}
+                  numbered={!asked}
+                  onResult={(check, result) => addCheck(checkWithResult(check, result, corner))}
+                  onMeasure={(check) => setAdding({ first: check })}
+                />
+                <CausesPanel advice={advice} />
+                {others.map((question) => (
+                  <QuestionCard
+                    key={question.about}
+                    question={question}
+                    numbered={false}
+                    onAnswer={(value) => answer(question.about, value)}
+                  />
+                ))}
+              </div>
+              <div className="right">
+                {docket.chosen ? (
+                  <OrderPanel
+                    id={id}
+                    docket={docket}
+                    advice={advice}
+                    onPutBack={() => edit('offer put back', (d) => ({ ...d, chosen: null }))}
+                    onClose={() => setClosing(true)}
+                  />
+                ) : (
+                  <OffersPanel advice={advice} first={firstOffer} onChoose={choose} />
+                )}
+                <CautionsPanel cautions={advice.cautions} />
+              </div>
+            </div>
+          </>
+        )}
+      </div>
+      {advice && (
+        <AddCheckDialog
+          open={adding !== null}
+          first={adding?.first ?? null}
+          corner={corner}
+          ends={advice.corners.map(({ wheelEnd }) => wheelEnd)}
+          axles={advice.vehicle.axles}
+          onClose={() => setAdding(null)}
+          onAdd={addCheck}
+        />
+      )}
+      <CloseDialog
+        open={closing}
+        outcome={docket?.outcome ?? null}
+        onClose={() => setClosing(false)}
+        onSave={saveOutcome}
+      />
+      <ClashDialog clash={clash} onKeep={(side) => void resolve(side)} />
+    </Desk>
+  );
+}

@@ -1,0 +1,170 @@
+import { PART_IN_WORDS, wheelEndInWords, type Advice, type Offer } from '@hardy/core/plain';
+import Button from '@mui/material/Button';
+import { useState, type KeyboardEvent, type RefObject } from 'react';
+import { PartDrawing } from '../drawings/PartDrawing.tsx';
+import { hours, money, price } from '../format.ts';
+
+interface Props {
+  advice: Advice;
+  first: RefObject<HTMLButtonElement | null>;
+  onChoose: (offer: Offer) => void;
+}
+
+/** Beyond the first few, an offer that cures less often than this is folded away: nobody would read it out. */
+const WORTH_SHOWING = 0.04;
+const ALWAYS_SHOWN = 4;
+
+function Range({ offer, most, currency }: { offer: Offer; most: number; currency: string }) {
+  const at = (value: number) => `${Math.min(100, (value / most) * 100)}%`;
+  const { mean, p10, p50, p90 } = offer.allIn;
+  return (
+    <div
+      className="range"
+      role="img"
+      aria-label={`all in: one in ten below ${money(p10, currency)}, half below ${money(p50, currency)}, one in ten above ${money(p90, currency)}`}
+    >
+      <span className="range-span" style={{ left: at(p10), width: `calc(${at(p90)} - ${at(p10)})` }} />
+      <span className="range-half" style={{ left: at(p50) }} />
+      <span className="range-mean" style={{ left: at(mean) }} />
+    </div>
+  );
+}
+
+function OfferCard({
+  offer,
+  advice,
+  most,
+  best,
+  button,
+  onChoose,
+}: {
+  offer: Offer;
+  advice: Advice;
+  most: number;
+  best: boolean;
+  button?: RefObject<HTMLButtonElement | null>;
+  onChoose: () => void;
+}) {
+  const { currency } = advice;
+  const place = wheelEndInWords(offer.wheelEnd, advice.vehicle.axles);
+  const verdict =
+    advice.verdict.part === offer.part &&
+    advice.verdict.wheelEnd === offer.wheelEnd &&
+    advice.verdict.action === 'sell';
+  return (
+    <li className={`offer ${verdict ? 'offer-verdict' : ''}`}>
+      <PartDrawing part={offer.part} size={44} />
+      <div className="offer-body">
+        <div className="row-head">
+          <h3>
+            {PART_IN_WORDS[offer.part]} <span className="soft">{place}</span>
+          </h3>
+          <span className="offer-all-in" title="expected cost, everything counted">
+            {money(offer.allIn.mean, currency)}
+          </span>
+        </div>
+        <Range offer={offer} most={most} currency={currency} />
+        <div className="row-head">
+          <dl className="offer-figures">
+            <div>
+              <dt>cures</dt>
+              <dd>{Math.round(offer.cures * 100)} in 100</dd>
+            </div>
+            <div>
+              <dt>part</dt>
+              <dd>{price(offer.price, currency)}</dd>
+            </div>
+            <div>
+              <dt>labour</dt>
+              <dd>{hours(offer.labourHours)}</dd>
+            </div>
+          </dl>
+          <Button
+            ref={button}
+            onClick={onChoose}
+            variant={verdict ? 'contained' : 'outlined'}
+            className="offer-take"
+            aria-label={`Take the ${PART_IN_WORDS[offer.part]} ${place}`}
+          >
+            Take
+          </Button>
+        </div>
+        <p className="offer-why">
+          {best && <strong>cheapest all in</strong>}
+          {best && ' \u00B7 '}
+          {offer.because
+            .slice(1)
+            .concat(
+              offer.costs
+                .filter((c) => c.kind === 'comeback' && c.amount > offer.allIn.mean * 0.3)
+                .map((c) => `${money(c.amount, currency)} of it is the chance of coming back`),
+            )
+            .join(' \u00B7 ') || offer.because[0]}
+        </p>
+      </div>
+    </li>
+  );
+}
+
+const walk = (event: KeyboardEvent<HTMLElement>): void => {
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  if (!step) return;
+  event.preventDefault();
+  const buttons = [...event.currentTarget.querySelectorAll<HTMLButtonElement>('.offer-take')];
+  buttons[
+    Math.min(
+      buttons.length - 1,
+      Math.max(0, buttons.indexOf(document.activeElement as HTMLButtonElement) + step),
+    )
+  ]?.focus();
+};
+
+/** Offers side by side on one money scale. */
+export function OffersPanel({ advice, first, onChoose }: Props) {
+  const [all, setAll] = useState(false);
+  const likely = advice.offers.filter((offer, i) => i < ALWAYS_SHOWN || offer.cures >= WORTH_SHOWING);
+  const rest = advice.offers.length - likely.length;
+  const shown = all ? advice.offers : likely;
+  const most = Math.max(1, ...shown.map((offer) => offer.allIn.p90));
+  if (advice.offers.length === 0)
+    return (
+      <section aria-label="Offers">
+        <h2 className="kicker">Offers</h2>
+        <p className="empty">
+          No offer yet: every part is for one corner, and the corner is not known. Answer the question in the
+          middle, or pick a wheel on the plan.
+        </p>
+      </section>
+    );
+  return (
+    <section aria-label="Offers">
+      <div className="row-head">
+        <h2 className="kicker">Offers, all-in cost</h2>
+        <span className="soft scale-end">
+          0 to {money(most, advice.currency)} <kbd>o</kbd>
+        </span>
+      </div>
+      <ul className="offers" onKeyDown={walk}>
+        {shown.map((offer, i) => (
+          <OfferCard
+            key={`${offer.part}-${offer.wheelEnd}`}
+            offer={offer}
+            advice={advice}
+            most={most}
+            best={i === 0}
+            {...(i === 0 ? { button: first } : {})}
+            onChoose={() => onChoose(offer)}
+          />
+        ))}
+      </ul>
+      {rest > 0 && (
+        <Button variant="text" onClick={() => setAll(!all)}>
+          {all ? 'hide' : 'show'} {rest} that would hardly ever cure it
+        </Button>
+      )}
+      <p className="soft legend">
+        bar: 8 in 10 jobs fall within {'\u00B7'} thin mark: half {'\u00B7'} diamond: mean
+      </p>
+    </section>
+  );
+}

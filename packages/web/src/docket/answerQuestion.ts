@@ -1,0 +1,45 @@
+import type { Docket, Question, WheelEnd } from '@hardy/core/plain';
+
+/** The docket with one question answered. What was said before stays; only the gap is filled. */
+export const answerQuestion = (
+  docket: Docket,
+  about: Question['about'],
+  value: string,
+  corner: WheelEnd | null,
+): Docket => {
+  const vehicle = docket.vehicle ?? {};
+  switch (about) {
+    case 'wheelEnd':
+      return { ...docket, wheelEnd: value };
+    case 'steeringSide':
+    case 'trafficSide':
+      return { ...docket, vehicle: { ...vehicle, [about]: value as 'left' | 'right' } };
+    case 'side':
+    case 'axle':
+      return {
+        ...docket,
+        positions: (docket.positions ?? []).map((p) =>
+          p.needs === about ? { ...p, text: `${p.text} ${about === 'axle' ? `axle ${value}` : value}` } : p,
+        ),
+      };
+    case 'sensor':
+    case 'mounting':
+    case 'target':
+    case 'ringSoldAlone': {
+      const axle = (corner ?? 'A1').slice(0, 2);
+      const known = vehicle.wheelEnds ?? {};
+      return {
+        ...docket,
+        vehicle: {
+          ...vehicle,
+          wheelEnds: {
+            ...known,
+            [axle]: { ...known[axle], [about]: about === 'ringSoldAlone' ? value === 'true' : value },
+          },
+        },
+      };
+    }
+    default:
+      return docket;
+  }
+};

@@ -1,0 +1,195 @@
+import { PART_IN_WORDS, wheelEndInWords } from '@hardy/core/plain';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import { format } from 'date-fns/format';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Desk } from '../desk/Desk.tsx';
+import { useKeys } from '../desk/useKeys.ts';
+import { orderLines, orderTotal } from '../docket/orderLines.ts';
+import { PartDrawing } from '../drawings/PartDrawing.tsx';
+import { price } from '../format.ts';
+import { useDocket } from '../state/useDocket.ts';
+import './sheet.css';
+
+const List = ({
+  title,
+  items,
+  ordered = false,
+}: {
+  title: string;
+  items: readonly string[];
+  ordered?: boolean;
+}) => {
+  const entries = items.map((item) => <li key={item}>{item}</li>);
+  return (
+    <section>
+      <h2>{title}</h2>
+      {ordered ? <ol>{entries}</ol> : <ul>{entries}</ul>}
+    </section>
+  );
+};
+
+/** The sheet the customer takes away: cautions first, then parts, access, order of work, torque and proof. */
+export function HandOverSheet() {
+  const { id = '' } = useParams();
+  const navigate = useNavigate();
+  const { view, error, load } = useDocket();
+  const [paper, setPaper] = useState<'A4' | 'letter'>('A4');
+  useEffect(() => {
+    void load(id);
+  }, [id, load]);
+  useKeys({ b: () => void navigate(`/docket/${id}`), p: () => window.print() });
+  const ready = view?.id === id ? view : null;
+  const handOver = ready?.advice.handOver ?? null;
+  const chosen = ready?.docket.chosen ?? null;
+  const part = chosen?.part ?? ready?.advice.verdict.part ?? null;
+  const end = chosen?.wheelEnd ?? ready?.advice.verdict.wheelEnd ?? null;
+  const lines = ready ? orderLines(ready.docket, ready.advice) : [];
+  return (
+    <Desk
+      strip={
+        <div className="sheet-tools">
+          <Button className="on-bench" component={Link} to={`/docket/${id}`}>
+            Back to the docket <kbd>b</kbd>
+          </Button>
+          <Button
+            className="on-bench"
+            onClick={() => setPaper(paper === 'A4' ? 'letter' : 'A4')}
+            aria-label={`Paper: ${paper === 'A4' ? 'A4' : 'Letter'}. Change.`}
+          >
+            Paper: {paper === 'A4' ? 'A4' : 'Letter'}
+          </Button>
+          <Button className="on-bench" onClick={() => window.print()}>
+            Print <kbd>p</kbd>
+          </Button>
+        </div>
+      }
+    >
+      <style>{`@page { size: ${paper}; margin: 14mm; }`}</style>
+      {error && !ready && (
+        <p className="sheet look-here" role="alert">
+          {error}
+        </p>
+      )}
+      {!ready && !error && <Skeleton variant="rectangular" height={700} className="sheet" />}
+      {ready && (!handOver || !part || !end) && (
+        <div className="sheet">
+          <h1>Hand-over sheet</h1>
+          <p className="empty">Nothing is to be handed over yet: take an offer on the docket first.</p>
+        </div>
+      )}
+      {ready && handOver && part && end && (
+        <article className={`paper paper-${paper}`} aria-label="Hand-over sheet">
+          <header className="paper-head">
+            <PartDrawing part={part} size={64} />
+            <div>
+              <h1>
+                {PART_IN_WORDS[part]}, {wheelEndInWords(end, ready.advice.vehicle.axles)}
+              </h1>
+              <p>
+                {[
+                  ready.advice.vehicle.name,
+                  ready.docket.vehicle?.fleetNumber,
+                  ready.docket.vehicle?.plate,
+                  ready.docket.vehicle?.buildDate ? `built ${ready.docket.vehicle.buildDate}` : null,
+                ]
+                  .filter(Boolean)
+                  .join(' \u00B7 ')}
+              </p>
+              <p className="soft">
+                Docket {ready.number} {'\u00B7'} {format(new Date(ready.updatedAt), 'd MMMM yyyy')}
+                {ready.docket.customer?.name ? ` \u00B7 ${ready.docket.customer.name}` : ''}
+              </p>
+            </div>
+            <p className="paper-corner">
+              <span>left and right as seated facing forward</span>
+              <strong className="mono">{end}</strong>
+            </p>
+          </header>
+          <section className="paper-cautions" aria-label="Cautions">
+            <h2>Before anything else</h2>
+            <ul>
+              {handOver.cautions.map(({ caution, words }) => (
+                <li key={caution} className={caution === 'stop-driving' ? 'paper-stop' : undefined}>
+                  {words}
+                </li>
+              ))}
+            </ul>
+          </section>
+          {lines.length > 0 && (
+            <section>
+              <h2>Parts</h2>
+              <table className="order">
+                <thead>
+                  <tr>
+                    <th scope="col">Number</th>
+                    <th scope="col">What</th>
+                    <th scope="col">Qty</th>
+                    <th scope="col">Price</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {lines.map((line, i) => (
+                    <tr key={`${line.partNumber}-${i}`}>
+                      <td className="mono">{line.partNumber ?? 'to be identified'}</td>
+                      <td>
+                        {line.description}
+                        {line.brand ? `, ${line.brand}` : ''}
+                      </td>
+                      <td>{line.quantity}</td>
+                      <td className="nowrap">
+                        {price(line.unitPrice * line.quantity, ready.advice.currency)}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+                <tfoot>
+                  <tr>
+                    <th scope="row" colSpan={3}>
+                      In all
+                    </th>
+                    <td className="nowrap">{price(orderTotal(lines), ready.advice.currency)}</td>
+                  </tr>
+                </tfoot>
+              </table>
+            </section>
+          )}
+          <div className="paper-columns">
+            <List title="Access" items={handOver.access} />
+            <List title="Tools" items={handOver.tools} />
+          </div>
+          <List title="Order of work" items={handOver.steps} ordered />
+          {handOver.torques.length > 0 && (
+            <section>
+              <h2>Torque, by wrench</h2>
+              <table className="order">
+                <thead>
+                  <tr>
+                    <th scope="col">Fastener</th>
+                    <th scope="col">Figure</th>
+                    <th scope="col">Use again?</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {handOver.torques.map((torque) => (
+                    <tr key={torque.what}>
+                      <td>{torque.what}</td>
+                      <td>{torque.figure}</td>
+                      <td>{torque.singleUse ? 'no: fit a new one' : 'yes, if sound'}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          )}
+          <List title="Clear the code and prove the fix" items={handOver.proof} ordered />
+          <footer className="paper-foot">
+            Reference only. The maker{'\u2019'}s service data and local law come first; where brake work is
+            reserved for licensed people, they do it.
+          </footer>
+        </article>
+      )}
+    </Desk>
+  );
+}

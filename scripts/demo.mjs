@@ -1,0 +1,44 @@
+import { spawn } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { digest, installPackages, once, ROOT, run } from './install.mjs';
+import { filesBelow } from './sources.mjs';
+
+const { values } = parseArgs({ options: { port: { type: 'string', default: process.env.PORT ?? '4310' } } });
+
+installPackages();
+const sources = [
+  'package-lock.json',
+  ...filesBelow('packages/core/src'),
+  ...filesBelow('packages/web').filter((file) => !file.endsWith('.tsbuildinfo')),
+];
+const built = existsSync(join(ROOT, 'packages/web/dist/index.html'));
+once('web', digest(sources) + built, () => {
+  process.stdout.write('Building the pages\n');
+  if (
+    run('npm', ['run', '--silent', 'build', '-w', '@hardy/web'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }) !== 0
+  )
+    process.exit(1);
+});
+once('web', digest(sources) + true, () => undefined);
+
+const server = spawn(
+  process.execPath,
+  [
+    '--import',
+    'tsx',
+    'packages/server/src/main.ts',
+    '--port',
+    values.port,
+    '--scenario',
+    'demo',
+    '--database',
+    '.data/demo.sqlite',
+  ],
+  { cwd: ROOT, stdio: 'inherit' },
+);
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+server.on('exit', (code) => process.exit(code ?? 0));

@@ -1,0 +1,67 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
+
+export const ROOT = fileURLToPath(new URL('..', import.meta.url));
+const CACHE = join(ROOT, '.cache');
+
+/** Runs a command in the project's root, its output shown; returns its exit code. */
+export const run = (command, args, options = {}) => {
+  const result = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+  return result.status ?? 1;
+};
+
+/** A digest of files, to see whether a step must be done again. */
+export const digest = (files) => {
+  const hash = createHash('sha256');
+  for (const file of files)
+    hash.update(file).update(existsSync(join(ROOT, file)) ? readFileSync(join(ROOT, file)) : '');
+  return hash.digest('hex');
+};
+
+/** Does `step` unless it was done for the same `key` before. */
+export const once = (name, key, step) => {
+  mkdirSync(CACHE, { recursive: true });
+  const mark = join(CACHE, `${name}.done`);
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === key) return;
+  step();
+  writeFileSync(mark, key);
+};
+
+/** Installs the packages of the lock file when they are missing or out of date. */
+export const installPackages = () => {
+  const key =
+    digest(['package-lock.json']) +
+    process.version +
+    existsSync(join(ROOT, 'node_modules', '.package-lock.json'));
+  once('packages', key, () => {
+    process.stdout.write(
+      'Installing packages (the first time takes about two minutes: the database is compiled)\n',
+    );
+    const code = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    if (code !== 0) {
+      process.stderr.write('npm could not install the packages; see above\n');
+      process.exit(1);
+    }
+  });
+  // The mark is for the state after installing.
+  writeFileSync(join(CACHE, 'packages.done'), digest(['package-lock.json']) + process.version + true);
+};
+
+const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
+/** The path of Debian's Chromium, installed by apt where it is missing and we may; null where that is not possible. */
+export const chromium = () => {
+  const found = () => process.env.HARDY_CHROMIUM ?? CHROMIUM.find((path) => existsSync(path)) ?? null;
+  if (found()) return found();
+  if (process.getuid?.() !== 0) return null;
+  process.stdout.write('Installing Chromium for the browser tests\n');
+  run('apt-get', ['update', '-qq'], { stdio: 'ignore' });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    stdio: 'ignore',
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  return found();
+};

@@ -1,0 +1,83 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, installPackages, ROOT, run } from './install.mjs';
+
+/**
+ * The whole check: types, lint, format, dependency rules, unit tests, browser tests. Goes on after a failure so that
+ * one run shows all; ends with one line of counts. A step without counts of its own counts as one.
+ */
+installPackages();
+const results = join(ROOT, 'test-results');
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+let passed = 0;
+let failed = 0;
+const count = (ok) => (ok ? passed++ : failed++);
+const npx = (...args) => run('npx', ['--no-install', ...args]);
+const step = (name, act) => {
+  const began = Date.now();
+  process.stdout.write(`\n== ${name}\n`);
+  act();
+  process.stdout.write(`== ${name}: ${((Date.now() - began) / 1000).toFixed(0)} s\n`);
+};
+const jsonAt = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
+
+step('types', () => count(run(process.execPath, ['scripts/typecheck.mjs']) === 0));
+step('lint', () => count(npx('eslint', '.', '--max-warnings', '0') === 0));
+step('format', () => count(npx('prettier', '--check', '--log-level', 'warn', '.') === 0));
+step('dependency rules', () =>
+  count(
+    npx(
+      'depcruise',
+      '--config',
+      '.dependency-cruiser.cjs',
+      'packages',
+      'bench',
+      'e2e',
+      '--output-type',
+      'err',
+    ) === 0,
+  ),
+);
+step('schemas are current', () => count(npx('tsx', 'scripts/schemas.ts', '--check') === 0));
+step('unit tests', () => {
+  const file = join(results, 'jest.json');
+  const code = npx('jest', '--json', `--outputFile=${file}`, '--silent');
+  const counts = jsonAt(file);
+  if (!counts) return count(false);
+  passed += counts.numPassedTests;
+  failed += counts.numFailedTests + counts.numRuntimeErrorTestSuites;
+  if (code !== 0 && counts.numFailedTests + counts.numRuntimeErrorTestSuites === 0) failed++;
+});
+step('build', () =>
+  count(
+    run('npm', ['run', '--silent', 'build', '-w', '@hardy/web'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }) === 0,
+  ),
+);
+step('browser tests', () => {
+  const browser = chromium();
+  if (!browser) {
+    process.stderr.write(
+      'Chromium is missing and cannot be installed here (apt needs root): the browser tests count as failed\n',
+    );
+    return count(false);
+  }
+  const file = join(results, 'playwright.json');
+  const result = spawnSync('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json'], {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: file, HARDY_CHROMIUM: browser },
+  });
+  const counts = jsonAt(file)?.stats;
+  if (!counts) return count(false);
+  passed += counts.expected;
+  failed += counts.unexpected + counts.flaky + counts.skipped;
+  if (result.status !== 0 && counts.unexpected === 0) failed++;
+});
+
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed > 0 ? 1 : 0);
