@@ -21,7 +21,10 @@ export default tseslint.config(
   {
     languageOptions: {
       parserOptions: {
-        projectService: { maximumDefaultProjectFileMatchCount_THIS_WILL_SLOW_DOWN_LINTING: 20, allowDefaultProject: ['*.cjs', '*.js', '.dependency-cruiser.cjs', 'scripts/*.mjs', 'e2e/*.mjs'] },
+        projectService: {
+          maximumDefaultProjectFileMatchCount_THIS_WILL_SLOW_DOWN_LINTING: 20,
+          allowDefaultProject: ['*.cjs', '*.js', '.dependency-cruiser.cjs', 'scripts/*.mjs', 'e2e/*.mjs'],
+        },
         tsconfigRootDir: import.meta.dirname,
       },
     },

@@ -56,10 +56,11 @@ export const run = async (args: readonly string[], now: Date): Promise<Advice | 
   if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
   const side = (value: string | undefined, name: string) =>
     value === undefined ? null : parse(Side, value, name);
-  return readIntake(await readSource(file), {
+  const context = {
     ...bareIntake(day(now)),
     steeringSide: side(values.steering, '--steering'),
     trafficSide: side(values.traffic, '--traffic'),
     axles: values.axles === undefined ? null : parse(Axles, values.axles, '--axles'),
-  });
+  };
+  return readIntake(await readSource(file), context);
 };

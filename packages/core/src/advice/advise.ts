@@ -7,7 +7,8 @@ import {
   type Architecture,
   type ArchitectureGroup,
 } from '../diagnosis/architecture.ts';
-import { evidenceWithout, explainFacts, type Removable } from '../diagnosis/explain.ts';
+import { evidenceWithout, explainFacts, uses, type Removable } from '../diagnosis/explain.ts';
+import { endTables } from '../diagnosis/endTable.ts';
 import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
 import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
 import { cautionsFor } from '../handover/cautionsFor.ts';
@@ -80,7 +81,7 @@ const removables = (
   vehicle: DocketVehicle,
   corner: CornerFacts,
   codes: readonly UnderstoodCode[],
-  recompute: (path: string, vehicle: DocketVehicle) => Posterior,
+  recompute: (path: string, vehicle: DocketVehicle) => Posterior | null,
 ): Removable[] => {
   const facts: Array<Omit<Removable, 'without'> & { vehicle?: DocketVehicle }> = [];
   if (vehicle.saltExposure)
@@ -207,7 +208,8 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const groups = architectureGroups(vehicle, axles, centreAxles, a);
   const ends = groups.flatMap((group) => group.ends);
   const evidence = gatherEvidence(filled, codes, corner.settled, { axles, ends, a });
-  const whole = posterior(groups, evidence, vehicle, knowledge.today, a);
+  const memo = endTables();
+  const whole = posterior(groups, evidence, vehicle, knowledge.today, a, memo);
   const causes = rank(whole);
 
   const byOdds = [...whole.ends].sort((x, y) => y.odd - x.odd);
@@ -253,11 +255,18 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const encoder = main !== null && !hasRing(main.architecture);
   const cautions = cautionsFor(filled, codes, offers, verdict, encoder, a);
   const leading = causes
-    .filter(({ probability }, i) => i === 0 || probability >= WORTH_EXPLAINING)
+    .filter(
+      (c, i) =>
+        i === 0 ||
+        (c.probability >= WORTH_EXPLAINING &&
+          (wheelEnd === null || c.wheelEnd === null || c.wheelEnd === wheelEnd)),
+    )
     .slice(0, 6);
   const facts = explainFacts(
     removables(filled, vehicle, corner, codes, (path, v) =>
-      posterior(groups, evidenceWithout(evidence, path), v, knowledge.today, a),
+      v === vehicle && !uses(evidence, path)
+        ? null
+        : posterior(groups, evidenceWithout(evidence, path), v, knowledge.today, a, memo),
     ),
     whole,
     leading,

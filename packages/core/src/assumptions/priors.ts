@@ -27,7 +27,7 @@ export const PRIORS: JudgementTable = {
     'Two faults at one wheel end are likelier than chance alone: the same salt, age and knocks reach both.',
   ),
   'prior.pair.ring-and-sensor': judgement(
-    12,
+    5,
     'times',
     [1, 60],
     'A rust-swollen ring rubs the sensor tip, so the two go bad together.',

@@ -14,6 +14,7 @@ const odds = (p: number): number => {
 /** Below this a factor is not worth saying. A matter of reading, not of judgement. */
 const SAID_FROM = 1.25;
 const SHOWN = 3;
+const SILENT = 'changes little';
 
 /** A factor on the odds, as people say it: `9 times likelier`, `4 times less likely`. */
 export const factorInWords = (factor: number): string => {
@@ -27,8 +28,15 @@ export interface Removable {
   readonly path: string;
   readonly label: string;
   readonly wheelEnd: WheelEnd | null;
-  readonly without: () => Posterior;
+  /** Null where the reasoning does not use the fact. */
+  readonly without: () => Posterior | null;
 }
+
+/** Whether the reasoning uses the fact at `path` at all. */
+export const uses = (evidence: Evidence, path: string): boolean =>
+  evidence.findings.some((finding) => finding.path === path) ||
+  evidence.complaints.some((complaint) => complaint.paths.includes(path)) ||
+  evidence.shared.some((finding) => finding.path === path);
 
 /** Evidence without the fact at `path`. */
 export const evidenceWithout = (evidence: Evidence, path: string): Evidence => ({
@@ -50,6 +58,7 @@ export const explainFacts = (
 ): FactEffect[] =>
   facts.map(({ path, label, wheelEnd, without }) => {
     const rest = without();
+    if (rest === null) return { path, label, wheelEnd, effects: [], said: SILENT };
     const effects = causes
       .map(({ cause, wheelEnd: end }) => {
         const factor = odds(whole.chance(cause, end)) / odds(rest.chance(cause, end));
@@ -70,6 +79,6 @@ export const explainFacts = (
       label,
       wheelEnd,
       effects: [...effects.slice(0, SHOWN), ...up.filter((e) => !effects.slice(0, SHOWN).includes(e))],
-      said: said || 'changes little',
+      said: said || SILENT,
     };
   });

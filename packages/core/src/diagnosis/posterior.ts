@@ -3,10 +3,9 @@ import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture, ArchitectureGroup } from './architecture.ts';
-import type { Evidence, Finding } from './finding.ts';
-import { likelihood } from './likelihood.ts';
-import { causePrior, statePrior } from './priors.ts';
-import { causesAt, statesAt, type State } from './states.ts';
+import { endTables, SHARED_STATES, type EndTable, type EndTables } from './endTable.ts';
+import type { Evidence } from './finding.ts';
+import type { State } from './states.ts';
 
 /** One possible truth at a wheel end: how it is built, what is wrong there, what is wrong with what all wheels share. */
 export interface Belief {
@@ -30,46 +29,6 @@ export interface Posterior {
   chance(cause: Cause, wheelEnd: WheelEnd | null): number;
 }
 
-const SHARED_STATES: ReadonlyArray<readonly Cause[]> = [[], ['module'], ['supply'], ['module', 'supply']];
-
-/**
- * Weight that correlated findings keep: of those sharing a mechanism at one wheel end the most telling counts in full,
- * the others with a small power, so that three reports of one open circuit are not three proofs.
- */
-const powersOf = (
-  findings: readonly Finding[],
-  architecture: Architecture,
-  causes: readonly Cause[],
-  repeat: number,
-): number[] => {
-  const spread = findings.map((finding) => {
-    const logs = [null, ...causes].map((cause) =>
-      Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
-    );
-    return Math.max(...logs) - Math.min(...logs);
-  });
-  return findings.map((finding, i) => {
-    const stronger = findings.some(
-      (other, j) =>
-        j !== i &&
-        other.mechanism === finding.mechanism &&
-        ((spread[j] ?? 0) > (spread[i] ?? 0) || ((spread[j] ?? 0) === (spread[i] ?? 0) && j < i)),
-    );
-    return stronger ? repeat : 1;
-  });
-};
-
-interface EndTable {
-  readonly end: WheelEnd;
-  readonly states: readonly State[];
-  /** [shared][here as the corner complained of: 0 | 1][state] */
-  readonly weights: readonly (readonly Float64Array[])[];
-  /** [symptom subset][state]: chance that no complaint of the subset comes from this state. */
-  readonly silent: readonly Float64Array[];
-  /** [shared][here][subset] */
-  readonly sums: number[][][];
-}
-
 /**
  * Exact posterior over what is wrong.
  *
@@ -79,7 +38,8 @@ interface EndTable {
  * its chance is one minus a product over wheel ends, so a set of complaints is a signed sum over subsets, each of
  * which factorises. Unknown architecture is summed over with its odds, alike on both sides of an axle.
  *
- * Cost: groups x options x 4 shared x subsets x about 30 states, no sampling.
+ * Cost: groups x options x 4 shared x subsets x about 30 states, no sampling. `memo` keeps the tables of wheel ends
+ * whose facts did not change between calls.
  */
 export const posterior = (
   groups: readonly ArchitectureGroup[],
@@ -87,57 +47,17 @@ export const posterior = (
   vehicle: DocketVehicle,
   today: string,
   a: Assumptions,
+  memo: EndTables = endTables(),
 ): Posterior => {
   const { complaints } = evidence;
   const subsets = 1 << complaints.length;
-  const repeat = a.get('correlation.repeat');
   const adrift = evidence.findings.filter((finding) => finding.wheelEnd === null);
   const allEnds = groups.flatMap((group) => group.ends);
   const corners: ReadonlyArray<WheelEnd | null> = adrift.length > 0 ? allEnds : [null];
 
   const tables: EndTable[][][] = groups.map((group) =>
     group.options.map(({ architecture }) =>
-      group.ends.map((end) => {
-        const states = statesAt(end, architecture);
-        const causes = causesAt(end, architecture);
-        const own = evidence.findings.filter((finding) => finding.wheelEnd === end);
-        const weigh = (findings: readonly Finding[], shared: readonly Cause[]): Float64Array => {
-          const powers = powersOf(findings, architecture, [...causes, 'none-present'], repeat);
-          return Float64Array.from(states, (state) =>
-            findings.reduce(
-              (product, finding, i) =>
-                product * likelihood(finding, [...state, ...shared], architecture) ** (powers[i] ?? 1),
-              1,
-            ),
-          );
-        };
-        const priors = states.map((state) =>
-          statePrior(state, (cause) => causePrior(cause, architecture, vehicle, today, a), a),
-        );
-        const total = priors.reduce((sum, p) => sum + p, 0);
-        const weights = SHARED_STATES.map((shared) =>
-          [own, [...own, ...adrift]].map((findings, here) =>
-            here === 1 && adrift.length === 0
-              ? new Float64Array(0)
-              : weigh(findings, shared).map((w, i) => (w * (priors[i] ?? 0)) / total),
-          ),
-        );
-        const silent = Array.from({ length: subsets }, (_, subset) =>
-          Float64Array.from(states, (state) =>
-            complaints.reduce(
-              (product, complaint, g) =>
-                subset & (1 << g)
-                  ? state.reduce((p, cause) => p * (1 - complaint.brings(cause, end)), product)
-                  : product,
-              1,
-            ),
-          ),
-        );
-        const sums = weights.map((byHere) =>
-          byHere.map((w) => silent.map((s) => w.reduce((sum, x, i) => sum + x * (s[i] ?? 0), 0))),
-        );
-        return { end, states, weights, silent, sums };
-      }),
+      group.ends.map((end) => memo.table(end, architecture, evidence, adrift, vehicle, today, a)),
     ),
   );
 

@@ -52,14 +52,15 @@ export const buildPlan = (
   const priced = corner.fixes.flatMap((fix, i): PricedOffer[] => {
     if (fix.kind !== 'part') return [];
     const failed = solve.afterFailed(solve.start, i);
+    const cures = Math.min(1, Math.max(0, 1 - failed.chance));
     const continuation = failed.chance > 1e-9 ? solve.best(failed.next, Math.max(1, depth - 1)).value : 0;
     const { comeback } = corner.problem;
     return [
       {
         outlay: fix.outlay,
-        cures: 1 - failed.chance,
-        allIn: allInOf(fix.outlay, 1 - failed.chance, comeback, continuation, a),
-        comeback: failureCost(1 - failed.chance, comeback, continuation),
+        cures,
+        allIn: allInOf(fix.outlay, cures, comeback, continuation, a),
+        comeback: failureCost(cures, comeback, continuation),
       },
     ];
   });

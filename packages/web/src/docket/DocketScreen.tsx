@@ -72,6 +72,9 @@ export function DocketScreen() {
   };
   const answer = (about: string, value: string) =>
     edit(`answered: ${about}`, (d) => answerQuestion(d, about, value, corner));
+  // Without a corner a result must first be told its wheel.
+  const found = (check: CheckName, result: string) =>
+    corner === null ? setAdding({ first: check }) : addCheck(checkWithResult(check, result, corner));
   const nextCheck = advice?.verdict.check ?? null;
   const number = (n: number) => () => {
     if (!advice) return;
@@ -80,7 +83,7 @@ export function DocketScreen() {
       if (given) answer(asked.about, given.value);
     } else if (nextCheck) {
       const result = CHECK_RESULTS[nextCheck]?.[n - 1];
-      if (result) addCheck(checkWithResult(nextCheck, result, corner));
+      if (result) found(nextCheck, result);
       else if (!CHECK_RESULTS[nextCheck] && n === 1) setAdding({ first: nextCheck });
     }
   };
@@ -209,7 +212,7 @@ export function DocketScreen() {
                 <NextStep
                   advice={advice}
                   numbered={!asked}
-                  onResult={(check, result) => addCheck(checkWithResult(check, result, corner))}
+                  onResult={found}
                   onMeasure={(check) => setAdding({ first: check })}
                 />
                 <CausesPanel advice={advice} />

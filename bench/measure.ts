@@ -1,0 +1,36 @@
+/** What repeated runs of one thing took, in milliseconds. */
+export interface Timing {
+  readonly median: number;
+  readonly p95: number;
+  readonly runs: number;
+}
+
+const at = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+
+/** Times `act` over `runs` runs after a few that are not counted. */
+export const measure = (act: () => void, runs: number, warmup = Math.min(20, runs)): Timing => {
+  for (let i = 0; i < warmup; i++) act();
+  const times: number[] = [];
+  for (let i = 0; i < runs; i++) {
+    const began = performance.now();
+    act();
+    times.push(performance.now() - began);
+  }
+  times.sort((a, b) => a - b);
+  return { median: at(times, 0.5), p95: at(times, 0.95), runs };
+};
+
+/** The reference every figure is set against: a fixed loop of ten million additions and square roots. */
+export const reference = (): Timing => {
+  let sink = 0;
+  const timing = measure(
+    () => {
+      for (let i = 0; i < 1e7; i++) sink += Math.sqrt(i);
+    },
+    15,
+    3,
+  );
+  if (sink < 0) throw new Error('the loop was not run');
+  return timing;
+};

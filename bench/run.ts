@@ -1,0 +1,44 @@
+import { advise, bareIntake, bareKnowledge, readIntake } from '@hardy/core';
+import { firstLoadBytes } from './firstLoad.ts';
+import { fullDocket } from './fullDocket.ts';
+import { measure, reference, type Timing } from './measure.ts';
+import { scanReport } from './scanReport.ts';
+
+/** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
+const loop = reference();
+const say = (name: string, timing: Timing, target: string) =>
+  process.stdout.write(
+    `${name.padEnd(44)} median ${timing.median.toFixed(2).padStart(8)} ms  p95 ${timing.p95.toFixed(2).padStart(8)} ms  ${(timing.median / loop.median).toFixed(2).padStart(6)} x reference  (${target})\n`,
+  );
+
+say('reference: 10 million square roots', loop, 'the measure');
+const knowledge = bareKnowledge('2026-11-25');
+const shallow = { ...fullDocket, options: { assumptions: { 'plan.depth': 1 } } };
+say(
+  'advise, full docket, no plan (depth 1)',
+  measure(() => advise(shallow, knowledge), 60),
+  'target p95 under 30 ms',
+);
+say(
+  'advise, full docket, plan of depth 3',
+  measure(() => advise(fullDocket, knowledge), 60),
+  'target p95 under 150 ms',
+);
+const context = { ...bareIntake('2026-11-25'), steeringSide: 'left' as const, axles: 2 };
+say(
+  'intake, one counter line',
+  measure(() => readIntake('minibus, abs light, C0A31-13 front left, new sensor 3 weeks ago', context), 200),
+  'keystroke target under 50 ms',
+);
+const report = scanReport(1_000_000);
+say(
+  'intake, scan report of 1 MB',
+  measure(() => readIntake(report, context), 7, 1),
+  'target under 300 ms',
+);
+const bytes = firstLoadBytes();
+process.stdout.write(
+  bytes === null
+    ? 'first load: build the pages first (npm run demo)\n'
+    : `first load of the Counter: ${(bytes / 1000).toFixed(0)} kB of compressed script (target under 300 kB)\n`,
+);

@@ -1,0 +1,60 @@
+import { expect, test } from '@playwright/test';
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await page.goto('/docket/none');
+  await expect(page.getByRole('alert')).toContainText('not here');
+  await page.goto('/nonsense');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing is kept here');
+});
+
+test('two people change one docket: both sides are shown, and mine goes on top when I say so', async ({
+  page,
+  request,
+}) => {
+  const made = (await (
+    await request.post('/api/dockets', { data: { words: 'tolvane skerry 2018 abs light C1B20' } })
+  ).json()) as { id: string; version: number; docket: Record<string, unknown> };
+  await page.goto(`/docket/${made.id}`);
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await request.put(`/api/dockets/${made.id}`, {
+    data: {
+      version: made.version,
+      docket: { ...made.docket, customer: { name: 'Other desk' } },
+      label: 'elsewhere',
+    },
+  });
+  await page.getByLabel('Road salt').selectOption('high');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('changed meanwhile');
+  await expect(dialog).toContainText('Other desk');
+  await dialog.getByRole('button', { name: 'Put mine on top' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByLabel('Road salt')).toHaveValue('high');
+});
+
+test('when the server is away the words stay', async ({ page }) => {
+  await page.goto('/');
+  await page.route('**/api/dockets', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.keyboard.type('minibus abs light');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('does not answer');
+  await expect(page.getByRole('textbox', { name: 'Counter line' })).toHaveValue('minibus abs light');
+});
+
+test('nothing is fetched from anywhere else', async ({ page }) => {
+  const elsewhere: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith('http://127.0.0.1') && !request.url().startsWith('data:'))
+      elsewhere.push(request.url());
+  });
+  const errors: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+  await page.goto('/');
+  await page.getByRole('row').nth(1).getByRole('link').click();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+  expect(elsewhere).toEqual([]);
+  expect(errors).toEqual([]);
+});

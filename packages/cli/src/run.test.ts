@@ -1,0 +1,79 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { run } from './run.ts';
+
+const ROOT = join(__dirname, '../../..');
+const NOW = new Date('2026-11-25T10:00:00Z');
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'hardy-cli-'));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const file = (name: string, text: string): string => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+
+describe('hardy', () => {
+  test('advise', async () => {
+    expect(
+      await run(['advise', join(ROOT, 'cases/plain-open-circuit.json')], NOW).catch((e: Error) => e.message),
+    ).toMatch(/^format: nothing/);
+    const docket = file(
+      'docket.json',
+      JSON.stringify({ format: 'hardy-spoke/docket', version: 1, codes: [{ code: 'C0031-13' }] }),
+    );
+    expect(await run(['advise', docket], NOW)).toMatchObject({
+      format: 'hardy-spoke/advice',
+      wheelEnd: 'A1L',
+    });
+  });
+
+  test('intake with its options', async () => {
+    const notes = file('notes.txt', "driver's front, abs light");
+    expect(await run(['intake', notes], NOW)).toMatchObject({
+      positions: [{ wheelEnds: [], needs: 'steeringSide' }],
+    });
+    expect(await run(['intake', notes, '--steering', 'right'], NOW)).toMatchObject({
+      positions: [{ wheelEnds: ['A1R'], needs: null }],
+      symptoms: ['lamp.abs'],
+    });
+    const trailer = file('trailer.txt', 'rear left');
+    expect(await run(['intake', trailer, '--axles', '3'], NOW)).toMatchObject({
+      positions: [{ wheelEnds: ['A3L'] }],
+    });
+  });
+
+  test.each([
+    [[], /^use: hardy/],
+    [['adviss', 'x'], /adviss is not a command/],
+    [['advise'], /takes one file/],
+    [['advise', 'no-such-file.json'], /^no-such-file\.json: does not exist/],
+    [['intake', 'x', '--steering', 'up'], /^--steering: "up" is not known here; use one of left \| right/],
+    [['intake', 'x', '--axles', 'many'], /^--axles/],
+    [['intake', 'x', '--colour', 'red'], /--colour/],
+  ])('%j', async (args, wanted) => {
+    await expect(run(args, NOW)).rejects.toThrow(wanted);
+  });
+
+  test('as a process: exit 1, one line on standard error, nothing on standard output, no stack', () => {
+    const bad = file(
+      'bad.json',
+      '{"format": "hardy-spoke/docket", "version": 1, "checks": [{"check": "visual.ring", "result": "brokn"}]}',
+    );
+    const result = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', 'packages/cli/src/main.ts', 'advise', bad],
+      { cwd: ROOT, encoding: 'utf8' },
+    );
+    expect(result.status).toBe(1);
+    expect(result.stdout).toBe('');
+    expect(result.stderr.trim().split('\n')).toHaveLength(1);
+    expect(result.stderr).toMatch(/^checks\[0\]\.result: "brokn"/);
+  });
+});

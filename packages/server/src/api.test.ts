@@ -1,0 +1,229 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Advice, Docket, parse } from '@hardy/core';
+import { ENTITIES } from './store/entities.ts';
+import { openScenario } from './testing/openScenario.ts';
+
+type Api = Awaited<ReturnType<typeof openScenario>>['api'];
+type View = {
+  id: string;
+  version: number;
+  number: number;
+  state: string;
+  canUndo: boolean;
+  canRedo: boolean;
+  docket: Docket;
+  advice: Advice;
+};
+
+let server: Awaited<ReturnType<typeof openScenario>>;
+let api: Api;
+beforeAll(async () => {
+  server = await openScenario();
+  api = server.api;
+});
+afterAll(() => server.running.stop());
+
+const opened = async (words = 'merrowby 2018 minibus, abs light, C0A31-13 front left'): Promise<View> =>
+  (await api('POST', '/dockets', { words })).body;
+const put = (view: View, docket: Docket, version = view.version) =>
+  api('PUT', `/dockets/${view.id}`, { version, docket, label: 'changed' });
+
+describe('the scenario', () => {
+  test('is all there', async () => {
+    const lines: Array<{ state: string; headline: string }> = (await api('GET', '/dockets?state=all')).body;
+    expect(lines).toHaveLength(12);
+    expect(lines.filter((line) => line.state === 'closed')).toHaveLength(3);
+    expect(new Set(lines.map((line) => line.state))).toEqual(new Set(['open', 'ordered', 'closed']));
+    const vehicles: Array<{ name: string }> = (await api('GET', '/vehicles')).body;
+    expect(vehicles.length).toBeGreaterThanOrEqual(12);
+    expect(new Set(vehicles.map((v) => v.name.split(' ')[0])).size).toBe(6);
+  });
+});
+
+describe('dockets', () => {
+  test('words become a docket with advice from the catalogue', async () => {
+    const view = await opened();
+    parse(Docket, view.docket);
+    parse(Advice, view.advice);
+    expect(view.advice.wheelEnd).toBe('A1L');
+    const sensor = view.advice.offers.find((offer) => offer.part === 'sensor');
+    expect(sensor?.lines[0]).toMatchObject({
+      partNumber: expect.any(String) as string,
+      brand: expect.any(String) as string,
+    });
+    expect(sensor?.lines.length).toBeGreaterThan(2);
+    expect(view.advice.offers.map((offer) => offer.part)).toContain('hub-assembly');
+  });
+
+  test('the build date decides between two sensors', async () => {
+    const early = (await opened('merrowby 2016 minibus C0A31-13')).advice.offers.find(
+      (o) => o.part === 'sensor',
+    );
+    const late = (await opened('merrowby 2018 minibus C0A31-13')).advice.offers.find(
+      (o) => o.part === 'sensor',
+    );
+    expect(early?.lines[0]?.description).toContain('square plug');
+    expect(late?.lines[0]?.description).toContain('oval plug');
+  });
+
+  test('a stale write gets 409 with both sides\u2019 values, and nothing is lost', async () => {
+    const view = await opened();
+    const mine: Docket = { ...view.docket, symptoms: ['lamp.abs', 'noise.wheel'] };
+    const theirs: Docket = { ...view.docket, vehicle: { ...view.docket.vehicle, saltExposure: 'high' } };
+    expect((await put(view, theirs)).status).toBe(200);
+    const clash = await put(view, mine);
+    expect(clash.status).toBe(409);
+    expect(clash.type).toContain('application/problem+json');
+    const body = clash.body as {
+      theirVersion: number;
+      theirs: Docket;
+      yours: Docket;
+      differences: Array<{ path: string; theirs: unknown; yours: unknown }>;
+    };
+    expect(body.theirVersion).toBe(2);
+    expect(body.theirs.vehicle?.saltExposure).toBe('high');
+    expect(body.yours.symptoms).toEqual(['lamp.abs', 'noise.wheel']);
+    expect(body.differences).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ path: 'symptoms[1]', theirs: null, yours: 'noise.wheel' }),
+        expect.objectContaining({ path: 'vehicle.saltExposure', theirs: 'high' }),
+      ]),
+    );
+    const merged: View = (await put(view, mine, body.theirVersion)).body;
+    expect(merged.version).toBe(3);
+  });
+
+  test('undo and redo walk back and forth, and are history themselves', async () => {
+    let view = await opened();
+    const states: Docket[] = [view.docket];
+    for (const symptom of ['noise.wheel', 'steering.heavy'] as const) {
+      view = (await put(view, { ...view.docket, symptoms: [...(view.docket.symptoms ?? []), symptom] })).body;
+      states.push(view.docket);
+    }
+    const step = async (direction: 'undo' | 'redo') =>
+      (view = (await api('POST', `/dockets/${view.id}/${direction}`, { version: view.version })).body);
+    await step('undo');
+    expect(view.docket).toEqual(states[1]);
+    await step('undo');
+    expect(view.docket).toEqual(states[0]);
+    expect(view.canUndo).toBe(false);
+    await step('redo');
+    expect(view.docket).toEqual(states[1]);
+    await step('redo');
+    expect(view.docket).toEqual(states[2]);
+    expect(view.canRedo).toBe(false);
+    await step('undo');
+    view = (await put(view, { ...view.docket, wheelEnd: 'A1R' })).body;
+    expect(view.canRedo).toBe(false);
+    await step('undo');
+    expect(view.docket).toEqual(states[1]);
+    const history: Array<{ kind: string }> = (await api('GET', `/dockets/${view.id}/history`)).body;
+    expect(history.map((change) => change.kind)).toEqual([
+      'create',
+      'edit',
+      'edit',
+      'undo',
+      'undo',
+      'redo',
+      'redo',
+      'undo',
+      'edit',
+      'undo',
+    ]);
+  });
+
+  test('further words add facts at the corner', async () => {
+    const view = await opened();
+    const after: View = (
+      await api('POST', `/dockets/${view.id}/words`, { version: 1, words: 'connector corroded' })
+    ).body;
+    expect(after.docket.checks).toEqual([{ check: 'visual.connector', result: 'corroded' }]);
+    expect(after.advice.causes[0]).toMatchObject({ cause: 'wiring', wheelEnd: 'A1L' });
+  });
+
+  test('taking an offer and closing set the state; closed ones are found again', async () => {
+    const view = await opened('fleet P-23 abs light C1B30');
+    const taken: View = (
+      await put(view, {
+        ...view.docket,
+        chosen: {
+          part: 'hub-assembly',
+          wheelEnd: 'A1L',
+          partNumber: 'x',
+          price: 10,
+          allInMean: 20,
+          cures: 0.5,
+        },
+      })
+    ).body;
+    expect(taken.state).toBe('ordered');
+    const closed: View = (
+      await put(taken, { ...taken.docket, outcome: { result: 'cured', trueCause: 'bearing', note: null } })
+    ).body;
+    expect(closed.state).toBe('closed');
+    const found: Array<{ id: string }> = (await api('GET', `/dockets?state=all&q=${closed.number}`)).body;
+    expect(found.map((line) => line.id)).toEqual([view.id]);
+  });
+});
+
+describe('the door', () => {
+  test.each([
+    ['POST', '/dockets', '{oops', 400],
+    ['POST', '/dockets', { docket: { format: 'x' } }, 400],
+    ['POST', '/dockets', {}, 400],
+    [
+      'PUT',
+      '/dockets/none',
+      { version: 1, docket: { format: 'hardy-spoke/docket', version: 1 }, label: 'x' },
+      404,
+    ],
+    ['GET', '/dockets/none', undefined, 404],
+    ['GET', '/dockets?state=odd', undefined, 400],
+    ['GET', '/nowhere', undefined, 404],
+    [
+      'POST',
+      '/advise',
+      { format: 'hardy-spoke/docket', version: 1, checks: [{ check: 'visual.ring', result: 'brokn' }] },
+      400,
+    ],
+  ])('%s %s answers as problem+json', async (method, path, body, status) => {
+    const answer = await api(method, path, body);
+    expect(answer.status).toBe(status);
+    expect(answer.type).toContain('application/problem+json');
+    expect(answer.body).toMatchObject({
+      status,
+      title: expect.any(String) as string,
+      detail: expect.any(String) as string,
+    });
+  });
+
+  test('bad input names its path', async () => {
+    const { body } = await api('POST', '/advise', {
+      format: 'hardy-spoke/docket',
+      version: 1,
+      checks: [{ check: 'visual.ring', result: 'brokn' }],
+    });
+    expect(body).toMatchObject({ path: 'checks[0].result' });
+  });
+
+  test('words that mean something to SQL or LIKE are only words', async () => {
+    for (const q of ["'; drop table docket; --", '%', '_', '\\'])
+      expect((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body).toEqual([]);
+    expect((await api('GET', '/dockets?state=all')).status).toBe(200);
+  });
+});
+
+describe('the store', () => {
+  test('migrations give just the tables the entities describe', async () => {
+    expect(ENTITIES.length).toBeGreaterThan(5);
+    expect((await server.running.orm.schema.getUpdateSchemaSQL({ wrap: false, safe: true })).trim()).toBe('');
+  });
+
+  test('the history of a docket can be added to, never changed', async () => {
+    const connection = server.running.orm.em.fork().getConnection();
+    await expect(connection.execute('update docket_change set label = ?', ['x'])).rejects.toThrow(
+      /append-only/,
+    );
+    await expect(connection.execute('delete from docket_change')).rejects.toThrow(/append-only/);
+  });
+});
