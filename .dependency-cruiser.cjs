@@ -40,7 +40,7 @@ module.exports = {
       comment: 'The few packages the core may use.',
       severity: 'error',
       from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/testing/)' },
-      to: { path: 'node_modules', pathNot: 'node_modules/(zod|fuse\\.js)/' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(zod|fuse\\.js|papaparse|@types/papaparse)/' },
     },
     {
       name: 'core-knows-no-other-package',

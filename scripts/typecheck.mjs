@@ -1,6 +1,16 @@
-import { run } from './install.mjs';
+import { spawn } from 'node:child_process';
+import { ROOT } from './install.mjs';
 
-/** Each package against its own settings (the core knows neither Node nor the browser), then tests and scripts. */
-const projects = ['packages/core', 'packages/server', 'packages/cli', 'packages/web', '.'];
-const failed = projects.filter((project) => run('npx', ['--no-install', 'tsc', '-p', project]) !== 0);
-process.exit(failed.length > 0 ? 1 : 0);
+/**
+ * The core against settings that know neither Node nor the browser, the pages against those that know no Node, then
+ * everything together with tests and scripts.
+ */
+const check = (project) =>
+  new Promise((resolve) => {
+    spawn('npx', ['--no-install', 'tsc', '-p', project], { cwd: ROOT, stdio: 'inherit' }).on('exit', (code) =>
+      resolve(code ?? 1),
+    );
+  });
+const first = await Promise.all(['packages/core', 'packages/web'].map(check));
+const rest = await check('.');
+process.exit([...first, rest].some((code) => code !== 0) ? 1 : 0);

@@ -1,4 +1,4 @@
-import { BadInput } from '@hardy/core';
+import { BadInput, decodeText } from '@hardy/core';
 import { readFile } from 'node:fs/promises';
 
 const READ_ERRORS: Readonly<Record<string, string>> = {
@@ -10,7 +10,7 @@ const READ_ERRORS: Readonly<Record<string, string>> = {
 const fromStandardInput = async (): Promise<string> => {
   const chunks: Buffer[] = [];
   for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString('utf8');
+  return decodeText(Buffer.concat(chunks), '-');
 };
 
 /**
@@ -20,8 +20,9 @@ const fromStandardInput = async (): Promise<string> => {
 export const readSource = async (file: string): Promise<string> => {
   if (file === '-') return fromStandardInput();
   try {
-    return await readFile(file, 'utf8');
+    return decodeText(await readFile(file), file);
   } catch (error) {
+    if (error instanceof BadInput) throw error;
     const code = (error as NodeJS.ErrnoException).code ?? '';
     throw new BadInput(file, READ_ERRORS[code] ?? `cannot be read (${code})`);
   }

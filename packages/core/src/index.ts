@@ -22,3 +22,4 @@ export { readIntake } from './intake/readIntake.ts';
 export { bareIntake, type IntakeContext } from './intake/context.ts';
 export { docketFromReading } from './intake/docketFromReading.ts';
 export { mergeReading } from './intake/mergeReading.ts';
+export { decodeText } from './text/decodeText.ts';

@@ -298,7 +298,9 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       probability: Math.min(1, end.odd),
       words: wheelEndInWords(end.wheelEnd, axles),
     })),
-    codes: codes.map(({ signal: _signal, voltage: _voltage, grammar: _grammar, ...code }) => code),
+    codes: codes.map(
+      ({ signal: _signal, voltage: _voltage, grammar: _grammar, readings: _readings, ...code }) => code,
+    ),
     causes: causes.filter(({ probability }) => probability >= WORTH_LISTING),
     verdict,
     plan,
@@ -314,6 +316,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       ends,
       echoesOnly,
       tyreChance,
+      codes.find((code) => code.readings.length > 0) ?? null,
     ),
     facts,
     conflicts: corner.conflicts,

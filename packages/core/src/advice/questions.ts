@@ -1,4 +1,5 @@
 import { type Architecture, type ArchitectureGroup } from '../diagnosis/architecture.ts';
+import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { EndPosterior } from '../diagnosis/posterior.ts';
 import { partsAt } from '../offers/fixes.ts';
 import type { Question } from '../vocabulary/advice.ts';
@@ -105,6 +106,7 @@ export const questionsFor = (
   ends: readonly WheelEnd[],
   echoesOnly: boolean,
   tyreChance: number,
+  twoReadings: UnderstoodCode | null,
 ): Question[] => {
   const out: Question[] = [];
   for (const position of facts.positions)
@@ -142,7 +144,14 @@ export const questionsFor = (
       answers: ends.map((wheelEnd) => ({ label: wheelEndInWords(wheelEnd, axles), value: wheelEnd })),
     });
   }
-  if (!vehicle.catalogueId && !vehicle.name)
+  if (twoReadings)
+    out.push({
+      about: 'vehicle',
+      ask: `Whose code is ${twoReadings.code}? Name the make.`,
+      because: twoReadings.meaning,
+      answers: [],
+    });
+  else if (!vehicle.catalogueId && !vehicle.name)
     out.push({
       about: 'vehicle',
       ask: 'Which vehicle is it: make, model, year?',

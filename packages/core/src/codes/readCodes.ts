@@ -21,6 +21,8 @@ export interface UnderstoodCode extends ReadCode {
   readonly signal: CodeMeaning | null;
   readonly voltage: boolean;
   readonly grammar: ParsedCode['grammar'] | null;
+  /** Dictionaries that explain it differently, while the vehicle is not known. */
+  readonly readings: ReadonlyArray<{ dictionary: string; text: string }>;
 }
 
 export interface CodeContext extends PositionContext {
@@ -47,6 +49,19 @@ export const lookUp = (
   const hits = entries.filter((entry) => normal(entry.code) === wanted);
   if (dictionary !== null) return hits.find((entry) => entry.dictionary === dictionary) ?? null;
   return new Set(hits.map((entry) => entry.dictionary)).size === 1 ? (hits[0] ?? null) : null;
+};
+
+/** What other makers' dictionaries say of a code, when it cannot be told whose it is. */
+const otherReadings = (
+  codes: readonly string[],
+  context: CodeContext,
+): Array<{ dictionary: string; text: string }> => {
+  if (context.dictionary !== null) return [];
+  const wanted = new Set(codes.map(normal));
+  const hits = context.entries.filter((entry) => wanted.has(normal(entry.code)));
+  return new Set(hits.map((hit) => hit.dictionary)).size > 1
+    ? hits.map(({ dictionary, text }) => ({ dictionary, text }))
+    : [];
 };
 
 const describe = (
@@ -110,6 +125,12 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
   const chosen = own.find(({ entry }) => entry) ?? own[0] ?? null;
   const parsed = chosen?.parsed ?? null;
   const entry = chosen?.entry ?? null;
+  const ambiguous = said
+    ? []
+    : otherReadings(
+        readings.map((reading) => reading.code),
+        context,
+      );
   const texts = [said, entry?.text ?? ''].filter(Boolean);
   const d = parsed
     ? describe(parsed, entry, said)
@@ -189,6 +210,7 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     signal: aboutWheel ? (d.signal ?? 'generic') : null,
     voltage,
     grammar: parsed?.grammar ?? null,
+    readings: ambiguous,
   };
 };
 

@@ -1,6 +1,24 @@
 import type { Docket } from '../vocabulary/docket.ts';
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
 
+/** A docket keeps this many codes; a list longer than that is noise, and what speaks of wheels or echoes comes first. */
+const MOST_CODES = 500;
+
+const mostTelling = (codes: IntakeReading['codes']): IntakeReading['codes'] => {
+  if (codes.length <= MOST_CODES) return codes;
+  const rank = (code: IntakeReading['codes'][number]): number =>
+    /wheel|speed sensor/i.test(code.text ?? '') || /^C00[34]|^SPN 79|^SPN 789/i.test(code.code)
+      ? 0
+      : /^U0(121|415)/i.test(code.code)
+        ? 1
+        : 2;
+  return codes
+    .map((code, i) => ({ code, i }))
+    .sort((a, b) => rank(a.code) - rank(b.code) || a.i - b.i)
+    .slice(0, MOST_CODES)
+    .map(({ code }) => code);
+};
+
 /** A new docket with everything a reading found. The words stay on it, understood or not. */
 export const docketFromReading = (
   reading: IntakeReading,
@@ -19,11 +37,11 @@ export const docketFromReading = (
       trafficSide: reading.vehicle.trafficSide ?? trafficSide,
       ...(Object.keys(reading.tyres).length > 0 ? { tyres: reading.tyres } : {}),
     },
-    codes: reading.codes,
+    codes: mostTelling(reading.codes),
     symptoms: reading.symptoms,
-    history: reading.history,
-    checks: reading.checks,
-    positions: reading.positions,
+    history: reading.history.slice(0, 100),
+    checks: reading.checks.slice(0, 200),
+    positions: reading.positions.slice(0, 50),
     wheelEnd: settled ? (ends[0] ?? null) : null,
     words: words.slice(0, 20000),
     leftOver: reading.leftOver.slice(0, 200).map((left) => left.slice(0, 400)),

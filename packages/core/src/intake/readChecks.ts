@@ -60,7 +60,7 @@ const LOOKS: Readonly<Record<Looked, Lexicon<string>>> = {
 };
 
 /** Whole phrases that are a check by themselves. */
-const PHRASES = lexicon<Check>([
+export const CHECK_PHRASES = lexicon<Check>([
   [
     'no play|no play in it|no play in the bearing|no play in the wheel|bearing tight|wheel is tight|no bearing play|no free play',
     { check: 'bearing.play', result: 'none' },
@@ -222,8 +222,16 @@ const measured = (text: string): Array<{ check: Check; start: number; end: numbe
     /(?<![\p{L}\d./])(\d+(?:[.,]\d+)?)\s?(k\s?ohms?|kohms?|k\s?\u03A9|k|ohms?|\u03A9)(?![\p{L}\d])/giu,
   )) {
     const kilo = /^k/i.test(m[2] ?? '');
+    const newPart =
+      /^\W*(?:on|for|across|of)?\W*(?:the )?new (?:one|sensor|part|sender)/i.test(
+        text.slice(m.index + m[0].length),
+      ) || /new (?:one|sensor|part|sender)(?: \w+){0,2}\W*$/i.test(text.slice(0, m.index));
     out.push({
-      check: { check: 'meter.resistance', of: 'sensor', ohms: Math.round(number(m[1]) * (kilo ? 1000 : 1)) },
+      check: {
+        check: 'meter.resistance',
+        of: newPart ? 'new-part' : 'sensor',
+        ohms: Math.round(number(m[1]) * (kilo ? 1000 : 1)),
+      },
       start: m.index,
       end: m.index + m[0].length,
       note: kilo ? `${m[0]} is ${Math.round(number(m[1]) * 1000)} ohm` : null,
@@ -255,7 +263,7 @@ const measured = (text: string): Array<{ check: Check; start: number; end: numbe
       note: null,
     });
   for (const m of text.matchAll(
-    /(?:reads|reading|shows|showing)?\s*(\d+(?:[.,]\d+)?)\s?(?:%|percent|per cent)\s+(low|high|slow|fast|down|up)/giu,
+    /(?<![\p{L}\d.,])(\d+(?:[.,]\d+)?)\s?(?:%|percent|per cent)\s+(low|high|slow|fast|down|up)/giu,
   ))
     out.push({
       check: {
@@ -283,7 +291,7 @@ export const readChecks = (
     source.takeRange(read.start, read.end);
     reads.push(read);
   }
-  for (const hit of PHRASES.all(tokens)) {
+  for (const hit of CHECK_PHRASES.all(tokens)) {
     if (source.taken(hit.from)) continue;
     source.take(hit.from, hit.to);
     reads.push({
@@ -307,7 +315,8 @@ export const readChecks = (
       });
     }
   reads.sort((a, b) => a.start - b.start);
-  const sentenceOf = (at: number) => (text.slice(0, at).match(/[.;!?\n](?!\d)/g) ?? []).length;
+  const stops = [...text.matchAll(/[.;!?\n](?!\d)/g)].map((match) => match.index);
+  const sentenceOf = (at: number) => stops.filter((stop) => stop < at).length;
   return {
     checks: reads.map(({ check, start }) => {
       const near = positions.filter(

@@ -1,10 +1,11 @@
+import { parseCode } from '../codes/grammars.ts';
 import { isBrakeController, isWheelSpeedText, meaningInText } from '../codes/codeTexts.ts';
 import { lexicon } from '../text/lexicon.ts';
 import { tokenise } from '../text/tokens.ts';
 import type { DocketCode } from '../vocabulary/docket.ts';
 import type { Chip } from '../vocabulary/intakeReading.ts';
 import type { CodeStatus } from '../vocabulary/words.ts';
-import type { SourceText } from './sourceText.ts';
+import { columnsFrom, fieldsOf, type CodeColumns } from './codeTable.ts';
 import { scanCodes, type FoundCode } from './scanCodes.ts';
 
 const STATUS = lexicon<CodeStatus>([
@@ -81,6 +82,7 @@ const headingOf = (line: string): string | null => {
 const clean = (text: string): string =>
   text
     .replace(/^[\s\-:;,|.\u2013()[\]]+|[\s\-:;,|\u2013([\]]+$/g, '')
+    .replace(/[([]\s*[)\]]/g, ' ')
     .replace(/\s*[\t;|]+\s*/g, ' ')
     .replace(/\s+/g, ' ');
 
@@ -103,26 +105,75 @@ const withoutStatus = (text: string): { text: string; status: CodeStatus | null 
   return { text, status: null };
 };
 
+/** One row of a table whose headings were read, or null when its code cell holds no code. */
+const tableRow = (line: Line, columns: CodeColumns, heading: string | null): CodeLine | null => {
+  const fields = fieldsOf(line.text, columns.delimiter);
+  const cell = (i: number | null): string => (i === null ? '' : clean(fields[i] ?? ''));
+  const number = cell(columns.code);
+  const fmi = cell(columns.fmi);
+  const written = fmi && /^\d+$/.test(number) ? `SPN ${number} FMI ${fmi}` : number;
+  const parsed = parseCode(written)[0];
+  if (!parsed) return null;
+  const text = cell(columns.text);
+  const at = Math.max(0, line.text.indexOf(number));
+  const status = STATUS.all(tokenise(cell(columns.status))).at(-1)?.meaning ?? null;
+  return {
+    code: { module: cell(columns.module) || heading, code: parsed.code, text: text || null, status },
+    chip: {
+      kind: 'code',
+      label: `${parsed.code}${text ? ` ${text}` : ''}`,
+      words: line.text.slice(at, at + number.length),
+      start: line.start + at,
+      end: line.start + at + number.length,
+      note: parsed.corrected,
+    },
+    description: { start: line.start, end: line.start + line.text.length },
+  };
+};
+
 /**
- * Reads the codes of a text with module, description and status. Knows headings above codes, one code a line, and
+ * Reads the codes of a text with module, description and status. Knows tables with headings, headings above codes, one code a line, and
  * columns set apart by tabs, semicolons, bars or runs of blanks. In running speech only the code itself is taken.
  */
-export const readCodeLines = (source: SourceText, known: (code: string) => boolean): CodeLine[] => {
-  const lines = linesOf(source.text, known);
+export const readCodeLines = (
+  text: string,
+  known: (code: string) => boolean,
+): { codes: CodeLine[]; consumed: Array<{ start: number; end: number }> } => {
+  const lines = linesOf(text, known);
+  const consumed: Array<{ start: number; end: number }> = [];
+  const take = (start: number, end: number) => void consumed.push({ start, end });
   const out: CodeLine[] = [];
+  // From three lines with a code on it is a report, and what stands behind a code describes it.
+  const report = lines.filter((line) => line.codes.length > 0).length > 2;
   let heading: { name: string; start: number; end: number } | null = null;
+  let columns: CodeColumns | null = null;
   lines.forEach((line, n) => {
+    const found = columnsFrom(line.text);
+    if (found) {
+      columns = found;
+      take(line.start, line.start + line.text.length);
+      return;
+    }
+    const row =
+      columns && line.text.includes(columns.delimiter)
+        ? tableRow(line, columns, heading?.name ?? null)
+        : null;
+    if (row) {
+      take(line.start, line.start + line.text.length);
+      out.push(row);
+      return;
+    }
     if (line.codes.length === 0) {
       const name = headingOf(line.text);
       const followed = lines.slice(n + 1, n + 4).find((next) => next.text.trim() !== '')?.codes.length;
       if (name && followed) heading = { name, start: line.start, end: line.start + line.text.length };
       else if (line.text.trim() === '') return;
-      if (heading?.start === line.start) source.takeRange(heading.start, heading.end);
+      if (heading?.start === line.start) take(heading.start, heading.end);
       return;
     }
-    line.codes.forEach((found, i) => {
-      const before = line.text.slice(i === 0 ? 0 : (line.codes[i - 1]?.end ?? 0), found.start);
-      const after = line.text.slice(found.end, line.codes[i + 1]?.start ?? line.text.length);
+    line.codes.forEach((code, i) => {
+      const before = line.text.slice(i === 0 ? 0 : (line.codes[i - 1]?.end ?? 0), code.start);
+      const after = line.text.slice(code.end, line.codes[i + 1]?.start ?? line.text.length);
       const single = line.codes.length === 1;
       const description = clean(after);
       const tabular = SEPARATORS.test(line.text) && /[\t;|]|\s{2,}/.test(line.text);
@@ -135,11 +186,11 @@ export const readCodeLines = (source: SourceText, known: (code: string) => boole
           isWheelSpeedText(description) ||
           meaningInText(description) !== null ||
           /^\s*[-:\u2013(]/.test(after) ||
-          lines.filter((l) => l.codes.length > 0).length > 2 ||
+          report ||
           isBrakeController(description));
-      const start = line.start + found.start;
-      const end = line.start + found.end;
-      source.takeRange(start, end);
+      const start = line.start + code.start;
+      const end = line.start + code.end;
+      take(start, end);
       const fields = described ? withoutStatus(after) : { text: '', status: null };
       const status = described
         ? fields.status
@@ -160,21 +211,21 @@ export const readCodeLines = (source: SourceText, known: (code: string) => boole
         moduleField && HEADING_WORDS.all(tokenise(moduleField)).length > 0
           ? moduleField
           : (heading?.name ?? null);
-      const text = clean(fields.text);
-      if (described) source.takeRange(line.start, line.start + line.text.length);
+      const said = clean(fields.text);
+      if (described) take(line.start, line.start + line.text.length);
       out.push({
-        code: { module, code: found.parsed.code, text: text || null, status },
+        code: { module, code: code.parsed.code, text: said || null, status },
         chip: {
           kind: 'code',
-          label: `${found.parsed.code}${text ? ` ${text}` : ''}`,
-          words: found.text,
+          label: `${code.parsed.code}${said ? ` ${said}` : ''}`,
+          words: code.text,
           start,
           end,
-          note: found.parsed.corrected,
+          note: code.parsed.corrected,
         },
         description: described ? { start: line.start, end: line.start + line.text.length } : null,
       });
     });
   });
-  return out;
+  return { codes: out, consumed };
 };

@@ -1,4 +1,5 @@
 import { lexicon } from '../text/lexicon.ts';
+import type { Token } from '../text/tokens.ts';
 import type { HistoryEvent } from '../vocabulary/docket.ts';
 import { EVENT_IN_WORDS } from '../vocabulary/inWords.ts';
 import type { Chip } from '../vocabulary/intakeReading.ts';
@@ -7,52 +8,94 @@ import type { LocatedPosition } from '../positions/readPositions.ts';
 import { agoIn, durationAt } from './when.ts';
 import { clausesOf, type SourceText } from './sourceText.ts';
 
-const DONE =
-  'replaced|renewed|changed|fitted|done|was replaced|was changed|was fitted|was renewed|was done|been replaced|been changed|been done|put in|swapped for a new one|has been replaced|is new|were replaced|were changed|were fitted|were done|just replaced|just fitted';
-const FITTED =
-  'new|fitted a new|fitted new|put a new|put new|put in a new|replaced the|replaced|changed the|changed|renewed the|renewed|fitted a|had a new|another|second|third|second new|third new|already replaced the|swapped in a new';
-
-const done = (things: string): string =>
-  things
-    .split('|')
-    .flatMap((thing) => [
-      ...DONE.split('|').map((d) => `${thing} ${d}`),
-      ...FITTED.split('|').map((f) => `${f} ${thing}`),
-    ])
-    .join('|');
-
-/** Work done before, as people say it. */
-const EVENTS = lexicon<EventName>([
+/** Things that are replaced or worked on, and the event that is. */
+const THINGS = lexicon<EventName>([
   [
-    `${done('sensor|sensors|wheel speed sensor|abs sensor|wheel sensor|speed sensor')}|two sensors|three sensors|sensors in a month`,
+    'sensor|sensors|wheel speed sensor|abs sensor|wheel sensor|speed sensor|wheel speed sensors|abs sensors',
     'sensor-replaced',
   ],
-  [done('ring|tone ring|abs ring|reluctor|toothed ring|reluctor ring'), 'ring-replaced'],
-  [done('hub|hub assembly|bearing|wheel bearing|hubs|bearings|wheel hub|hub bearing'), 'hub-replaced'],
-  [done('tyre|tyres|tire|tires|set of tyres|rubber'), 'tyre-replaced'],
-  [done('sender|speed sender|diff sender|speedo sender'), 'sender-replaced'],
+  ['ring|tone ring|abs ring|reluctor|toothed ring|reluctor ring', 'ring-replaced'],
   [
-    `${done('connector|plug|connector kit')}|connector repaired|plug repaired|wiring repaired|loom repaired|repaired the wiring|repaired the connector|soldered the wires|rewired|wiring was repaired|wires repaired|repaired the loom`,
-    'connector-repaired',
+    'hub|hub assembly|bearing|wheel bearing|hubs|bearings|wheel hub|hub bearing|wheel bearings',
+    'hub-replaced',
   ],
+  ['tyre|tyres|tire|tires|set of tyres|rubber', 'tyre-replaced'],
+  ['sender|speed sender|diff sender|speedo sender', 'sender-replaced'],
+  ['connector|plug|connector kit|wiring|loom|wires|connection|joint in the arch', 'connector-repaired'],
   [
-    `${done('ball joint|ball joints|shock|shocks|shock absorber|shock absorbers|strut|struts|spring|springs|wishbone|arm|lower arm|suspension|knuckle|track rod end|control arm|drop link')}|suspension work|worked on the suspension`,
+    'ball joint|ball joints|shock|shocks|shock absorber|shock absorbers|strut|struts|spring|springs|wishbone|lower arm|suspension|knuckle|track rod end|control arm|drop link',
     'suspension-work',
   ],
   [
-    `${done('pads|discs|brake pads|brake discs|brakes|calipers|caliper|brake shoes|shoes|drums|rotors')}|brake job|brake work|brake service`,
+    'pads|discs|brake pads|brake discs|brakes|calipers|caliper|brake shoes|shoes|drums|pads and discs|discs and pads|brake',
     'brake-work',
   ],
+  ['drive shaft|driveshaft|axle shaft|half shaft|cv joint|cv|halfshaft|cv boot|shaft', 'axle-shaft-work'],
+  ['battery', 'battery-replaced'],
+]);
+
+/** What was done to them. */
+const DONE = lexicon<true>([
   [
-    `${done('drive shaft|driveshaft|shaft|axle shaft|half shaft|cv joint|cv|halfshaft|cv boot')}`,
-    'axle-shaft-work',
-  ],
-  [done('battery'), 'battery-replaced'],
-  [
-    'flat battery|battery flat|battery went flat|battery was flat|dead battery|battery died|battery dead|jump started|jumped it|jump start|battery ran down|battery drained|had to jump it',
-    'battery-flat',
+    'replaced|renewed|changed|fitted|done|put in|new|newly fitted|swapped for a new one|repaired|fixed|soldered|overhauled|work|job|service|worked on|spliced|another|second|third|two|three|did',
+    true,
   ],
 ]);
+
+/** Said of what is wanted, not of what was done. */
+const WANTED = lexicon<true>([
+  [
+    'want|wants|need|needs|needing|order|sell|sell me|price for|price of|quote|buy|buying|looking for|after a|get a|has to be|should be|must be|to be|wants to|would like|thinking of',
+    true,
+  ],
+]);
+
+/** Events told without naming what was done to what. */
+const PHRASES = lexicon<EventName>([
+  [
+    'flat battery|battery flat|battery went flat|battery was flat|dead battery|battery died|battery dead|battery is flat|battery is dead|jump started|jumped it|jump start|battery ran down|battery drained|had to jump it|boosted it',
+    'battery-flat',
+  ],
+  ['rewired|resoldered', 'connector-repaired'],
+]);
+
+/** Words between a thing and what was done to it: `sender on the diff changed`, `new left front hub`. */
+const REACH = 5;
+
+/** Events of a clause: whole phrases, else each thing with the nearest deed. */
+const eventsIn = (tokens: readonly Token[]): Array<{ from: number; to: number; meaning: EventName }> => {
+  const phrases = PHRASES.all(tokens);
+  const free = (hit: { from: number; to: number }) =>
+    !phrases.some((p) => hit.from < p.to && hit.to > p.from);
+  const things = THINGS.all(tokens).filter(free);
+  const deeds = DONE.all(tokens);
+  const wanted = WANTED.all(tokens);
+  const out: Array<{ from: number; to: number; meaning: EventName }> = [...phrases];
+  things.forEach((thing, k) => {
+    const before = things[k - 1]?.to ?? 0;
+    const after = things[k + 1]?.from ?? tokens.length;
+    const gap = (deed: { from: number; to: number }) =>
+      deed.to <= thing.from ? thing.from - deed.to : deed.from - thing.to;
+    const near = deeds
+      .filter(
+        (deed) =>
+          deed.from >= before &&
+          deed.to <= after &&
+          (deed.to <= thing.from || deed.from >= thing.to) &&
+          gap(deed) <= REACH,
+      )
+      .sort((x, y) => gap(x) - gap(y))[0];
+    if (!near) return;
+    const from = Math.min(near.from, thing.from);
+    if (
+      wanted.some((w) => w.to <= thing.from && thing.from - w.to <= 3) ||
+      /^(not|never|no)$/.test(tokens[from - 1]?.norm ?? '')
+    )
+      return;
+    out.push({ from, to: Math.max(near.to, thing.to), meaning: thing.meaning });
+  });
+  return out.sort((x, y) => x.from - y.from);
+};
 
 const NO_CHANGE = lexicon<true>([
   [
@@ -78,7 +121,7 @@ export const readHistory = (
   const clauses = clausesOf(source.tokens);
   clauses.forEach((clause, c) => {
     const tokens = source.tokens.slice(clause.from, clause.to);
-    const hits = EVENTS.all(tokens);
+    const hits = eventsIn(tokens);
     hits.forEach((hit, h) => {
       const from = clause.from + hit.from;
       const to = clause.from + hit.to;

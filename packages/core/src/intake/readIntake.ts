@@ -1,10 +1,12 @@
+import { BadInput } from '../vocabulary/badInput.ts';
 import { readPositions, type LocatedPosition, type PositionContext } from '../positions/readPositions.ts';
 import { tokenise } from '../text/tokens.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
-import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import { wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { IntakeContext } from './context.ts';
-import { readChecks } from './readChecks.ts';
+import { linesFromJson } from './jsonReport.ts';
+import { CHECK_PHRASES, readChecks } from './readChecks.ts';
 import { readCodeLines } from './readCodeLines.ts';
 import { readHistory } from './readHistory.ts';
 import { readSymptoms } from './readSymptoms.ts';
@@ -13,12 +15,31 @@ import { sourceText } from './sourceText.ts';
 
 /** Words that carry nothing by themselves; they are not shown as left over. */
 const SMALL_WORDS = new Set(
-  'a an the and or but of on at in to is it its it\u2019s i we he she they my his her our their for with from by that this these those there was were has have had be been am are so as up now then just says said thinks think reckon reckons customer light lamp warning please wants want need needs says abs wheel speed sensor code codes fault faults hi hello thanks again still also out side corner one ones not no yes when after before me us him fitted done'.split(
+  'a an the and or but of on at in to is it its it\u2019s i we he she they my his her our their for with from by that this these those there was were has have had be been am are so as up now then just says said thinks think reckon reckons customer light lamp warning please wants want need needs says abs wheel speed sensor code codes fault faults hi hello thanks again still also out side corner one ones not no yes when after before me us him fitted done make model vin year vehicle status description stopping took cleared only new front rear left right everywhere'.split(
     ' ',
   ),
 );
 
+/** A scan report of 1 MB with room to spare. */
+const MOST_CHARACTERS = 1_100_000;
+
 const NOT_WORTH = /^[^\p{L}\d]+$/u;
+
+/** What a customer says is shorter than this; the rest of a text with more words is not speech. */
+const MOST_WORDS = 4000;
+
+/** The text up to where it holds as many words as are read as speech. */
+const spokenPart = (text: string): { speech: string; cut: boolean } => {
+  let words = 0;
+  for (const match of text.matchAll(/[\p{L}\d]+|[^\s\p{L}\d\u0001]/gu)) {
+    if (match[0].length > LONGEST_WORD) return { speech: text.slice(0, match.index), cut: true };
+    if (++words > MOST_WORDS) return { speech: text.slice(0, match.index), cut: true };
+  }
+  return { speech: text, cut: false };
+};
+
+/** No word of any language or code is longer. */
+const LONGEST_WORD = 200;
 
 const blank = (text: string, spans: ReadonlyArray<{ start: number; end: number }>): string => {
   let out = '';
@@ -35,16 +56,22 @@ const blank = (text: string, spans: ReadonlyArray<{ start: number; end: number }
 
 /**
  * Reads free text, phone notes or a whole scan report into facts. Codes and their descriptions come first, then the
- * vehicle, then positions, which place history, checks and tyres. What no reader understood stays visible.
+ * vehicle, then positions, which place history, checks and tyres. What no reader understood stays visible. A report
+ * given as JSON is read as lines of columns; chips then point into those lines.
+ *
+ * @throws BadInput when the text is too long to be read at once.
  */
-export const readIntake = (text: string, context: IntakeContext): IntakeReading => {
-  const source = sourceText(text);
+export const readIntake = (given: string, context: IntakeContext): IntakeReading => {
+  if (given.length > MOST_CHARACTERS)
+    throw new BadInput(
+      'text',
+      `is ${(given.length / 1e6).toFixed(1)} million characters long; at most ${(MOST_CHARACTERS / 1e6).toFixed(1)} million are read at once, so cut it in two`,
+    );
+  const text = linesFromJson(given) ?? given;
   const known = new Set(context.dictionary.map((entry) => entry.code.toUpperCase()));
-  const codeLines = readCodeLines(source, (code) => known.has(code));
-  const speech = blank(text, [
-    ...codeLines.map(({ chip }) => ({ start: chip.start, end: chip.end })),
-    ...codeLines.flatMap(({ description }) => (description ? [description] : [])),
-  ]);
+  const { codes: codeLines, consumed } = readCodeLines(text, (code) => known.has(code));
+  const { speech, cut } = spokenPart(blank(text, consumed));
+  const source = sourceText(speech);
   const { vehicle, chips: vehicleChips, vehicleRow } = readVehicle(source, context);
 
   const positionContext: PositionContext = {
@@ -54,7 +81,7 @@ export const readIntake = (text: string, context: IntakeContext): IntakeReading 
     trailer: (vehicle.driveline ?? vehicleRow?.driveline) === 'trailer',
   };
   const tyresFound = findTyreSizes(speech);
-  const { symptoms, chips: symptomChips } = readSymptoms(source);
+  const { symptoms, chips: symptomChips } = readSymptoms(source, CHECK_PHRASES.all(source.tokens));
   // Lamps named for an axle ("rear abs light") are complaints, not corners: their words are out before positions are read.
   const forPositions = blank(
     speech,
@@ -72,7 +99,15 @@ export const readIntake = (text: string, context: IntakeContext): IntakeReading 
     const near = positions
       .filter((p) => p.wheelEnds.length > 0)
       .sort((a, b) => Math.abs(a.start - start) - Math.abs(b.start - start))[0];
-    const ends = near?.wheelEnds ?? [];
+    const rest =
+      /(?:others?|the rest|other three|remaining)(?: (?:are|is|three|wheels|tyres|have))*\W*$/i.test(
+        speech.slice(0, start),
+      );
+    const all = Array.from({ length: positionContext.axles ?? 2 }, (_, i) => [
+      wheelEndAt(i + 1, 'left'),
+      wheelEndAt(i + 1, 'right'),
+    ]).flat();
+    const ends = rest ? all.filter((e) => !(e in tyres)) : (near?.wheelEnds ?? []);
     for (const end of ends) tyres[end] ??= size;
     return {
       kind: 'tyre',
@@ -155,6 +190,9 @@ export const readIntake = (text: string, context: IntakeContext): IntakeReading 
     vehicle,
     leftOver: leftChips.map(({ words }) => words),
     chips,
-    notes: codeLines.flatMap(({ chip }) => (chip.note ? [chip.note] : [])),
+    notes: [
+      ...(cut ? [`only the first ${MOST_WORDS} words outside the code lists were read as notes`] : []),
+      ...codeLines.flatMap(({ chip }) => (chip.note ? [chip.note] : [])),
+    ],
   };
 };

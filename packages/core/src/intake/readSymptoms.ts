@@ -66,11 +66,15 @@ export const SYMPTOM_LEXICON = lexicon<Symptom | readonly Symptom[]>([
   ],
 ]);
 
-/** Reads complaints; each with the words it came from. */
-export const readSymptoms = (source: SourceText): { symptoms: Symptom[]; chips: Chip[] } => {
+/** Reads complaints; each with the words it came from. `reserved` spans are a check's words, such as `growls when spun`. */
+export const readSymptoms = (
+  source: SourceText,
+  reserved: ReadonlyArray<{ from: number; to: number }>,
+): { symptoms: Symptom[]; chips: Chip[] } => {
   const symptoms: Symptom[] = [];
   const chips: Chip[] = [];
   for (const hit of SYMPTOM_LEXICON.all(source.tokens)) {
+    if (reserved.some((span) => hit.from < span.to && hit.to > span.from)) continue;
     if (Array.from({ length: hit.to - hit.from }, (_, i) => source.taken(hit.from + i)).some(Boolean))
       continue;
     source.take(hit.from, hit.to);

@@ -7,12 +7,16 @@ import type { Chip } from '../vocabulary/intakeReading.ts';
 import { mayBeBuiltWithin } from '../fitment/fittingParts.ts';
 import type { IntakeContext } from './context.ts';
 import type { SourceText } from './sourceText.ts';
+import { readVin, vinProblem } from './vin.ts';
 
+const isVin = (word: string | undefined): boolean => word?.length === 17;
 const squeezed = (text: string): string => text.toUpperCase().replace(/[^A-Z0-9]/g, '');
 
 /** Misspelling accepted by the fuzzy search, 0 exact to 1 anything. A matter of typing, not of diagnosis. */
 const FUZZY = 0.34;
 const SHORTEST_FUZZY = 5;
+/** A vehicle is named among the first words, or not at all. */
+const MOST_FUZZY = 200;
 
 const DRIVE = lexicon<Partial<DocketVehicle>>([
   ['left hand drive|lhd|lefthand drive|left hooker', { steeringSide: 'left' }],
@@ -55,24 +59,56 @@ export const readVehicle = (
     source.takeRange(start, end);
   };
 
-  for (const match of text.matchAll(/(?<![\p{L}\d])[A-HJ-NPR-Z0-9]{17}(?![\p{L}\d])/giu)) {
-    if ((match[0].match(/\d/g) ?? []).length < 3) continue;
-    vehicle.vin = match[0].toUpperCase();
-    chip(`VIN ${vehicle.vin}`, match.index, match.index + 17);
+  for (const match of text.matchAll(/(?<![\p{L}\d])[A-Z0-9]{17}(?![\p{L}\d])/giu)) {
+    const read = readVin(match[0], context.today);
+    if (!read) continue;
+    vehicle.vin = read.vin;
+    const year = read.checkDigit === 'fits' ? (read.modelYears[0] ?? null) : null;
+    if (year !== null) vehicle.buildDate = String(year);
+    chip(
+      `VIN ${read.vin}`,
+      match.index,
+      match.index + 17,
+      [
+        read.corrected,
+        year === null
+          ? 'the ninth place is no check digit that fits; not every maker uses one'
+          : `check digit fits; model year ${year}`,
+      ]
+        .filter(Boolean)
+        .join('; '),
+    );
     break;
+  }
+  // A word introduced as a VIN that is none is said to be so, and stays visible.
+  for (const match of vehicle.vin
+    ? []
+    : text.matchAll(
+        /(?<![\p{L}\d])(?:vin|chassis no\.?|chassis number)\s*[:#]?\s*([A-Z0-9]{10,24})(?![\p{L}\d])/giu,
+      )) {
+    const problem = vinProblem(match[1] ?? '');
+    if (problem)
+      chips.push({
+        kind: 'left-over',
+        label: match[1] ?? '',
+        words: match[0],
+        start: match.index,
+        end: match.index + match[0].length,
+        note: problem,
+      });
   }
 
   let row: CatalogueVehicle | null = null;
   for (let i = 0; i < tokens.length && !row; i++)
     for (let n = 3; n >= 1 && !row; n--) {
-      if (i + n > tokens.length || source.taken(i)) continue;
+      if (i + n > tokens.length || (source.taken(i) && !isVin(tokens[i]?.text))) continue;
       const joined = squeezed(source.words(i, i + n));
       if (joined.length < 2) continue;
       const fleet = context.fleet.find(
         (f) =>
           squeezed(f.fleetNumber) === joined ||
           (f.plate !== null && squeezed(f.plate) === joined) ||
-          (f.vin !== null && f.vin === joined),
+          (f.vin !== null && (f.vin === joined || (n === 1 && f.vin === vehicle.vin))),
       );
       if (!fleet) continue;
       row = context.vehicles.find((v) => v.id === fleet.vehicleId) ?? null;
@@ -114,6 +150,14 @@ export const readVehicle = (
       distance: 20,
       ignoreLocation: false,
     });
+    const seen = new Map<string, ReturnType<typeof fuse.search>[number] | null>();
+    const nearest = (word: string) => {
+      const kept = seen.get(word);
+      if (kept !== undefined) return kept;
+      const best = seen.size < MOST_FUZZY ? (fuse.search(word, { limit: 1 })[0] ?? null) : null;
+      seen.set(word, best);
+      return best;
+    };
     const matched: Array<{ words: string; from: number; to: number; corrected: string | null }> = [];
     for (let i = 0; i < tokens.length;) {
       let step = 1;
@@ -131,7 +175,7 @@ export const readVehicle = (
         }
         const word = tokens[i]?.norm ?? '';
         if (step === 1 && matched.at(-1)?.from !== i && word.length >= SHORTEST_FUZZY && !/\d/.test(word)) {
-          const best = fuse.search(word)[0];
+          const best = nearest(word);
           if (best && (best.score ?? 1) <= FUZZY && Math.abs(best.item.length - word.length) <= 2)
             matched.push({
               words: best.item,

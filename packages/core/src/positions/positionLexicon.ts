@@ -114,7 +114,7 @@ export const POSITION_LEXICON = lexicon(LINES);
 /** Phrases with position words that are no position. They are passed over. */
 export const NOT_A_POSITION = lexicon<true>([
   [
-    'all right|alright|right away|right now|right then|right so|right ok|right okay|right part|right one for|the right part|the right sensor for|right first time|is that right|thats right|not right|isnt right|doesnt feel right|feel right|right behind|right in|right at|right price|right through|right up',
+    'all right|alright|right away|right now|right then|right so|right ok|right okay|right part|right one for|the right part|the right sensor for|right first time|is that right|thats right|not right|isnt right|doesnt feel right|feel right|right price|right through|right up',
     true,
   ],
   [
@@ -154,7 +154,7 @@ export const NOT_A_POSITION = lexicon<true>([
 
 /** Words that may stand inside a phrase between its axle and its side. */
 export const FILLERS = new Set(
-  'the a an of on at in to side sides hand wheel wheels corner corners one ones end is its it my axle axles s hub tyre tire sensor sensors abs wss speed brake that thats this very over by from up position pos - /'.split(
+  'the a an of on at in to side sides hand wheel wheels corner corners one ones end is its it my axle axles s hub tyre tire sensor sensors abs wss speed brake that thats this very over by from up position pos - / : ( )'.split(
     ' ',
   ),
 );

@@ -49,7 +49,7 @@ const canJoin = (a: Phrase, b: Phrase): boolean =>
   !complete(a) &&
   !(a.axle !== null && b.axle !== null) &&
   !(a.side !== null && b.side !== null) &&
-  !(a.both && (b.both || b.side !== null) && b.axle === null) &&
+  !(a.both && b.both) &&
   !(a.centre && b.centre);
 
 const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
@@ -62,7 +62,8 @@ const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
   all: a.all || b.all,
   centre: a.centre || b.centre,
   plural: a.plural || b.plural,
-  weak: a.weak && b.weak,
+  // With both halves it is a place, however weak the words: `back passenger`.
+  weak: a.weak && b.weak && !((a.axle ?? b.axle) !== null && (a.side ?? b.side) !== null),
 });
 
 const between = (tokens: readonly Token[], a: Span, b: Span): string[] =>
@@ -83,6 +84,13 @@ const joinWhere = (
   return out;
 };
 
+/** "Right, what do you want": a word to begin with, not a side. */
+const saysRightThen = (tokens: readonly Token[], i: number): boolean =>
+  tokens[i]?.norm === 'right' &&
+  (i === 0 || /^[.;!?\n]$/.test(tokens[i - 1]?.norm ?? '')) &&
+  (tokens[i + 1]?.norm === ',' || tokens[i + 1]?.norm === 'then') &&
+  !POSITION_LEXICON.at(tokens, i + 2);
+
 const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] => {
   const phrases: Phrase[] = [];
   for (let i = 0; i < tokens.length;) {
@@ -94,8 +102,11 @@ const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] 
     const direct = /^a[1-9][lrc]$/.test(tokens[i]?.norm ?? '') ? (tokens[i]?.norm ?? '').toUpperCase() : null;
     const hit = direct ? null : POSITION_LEXICON.at(tokens, i);
     const no = direct ? null : NOT_A_POSITION.at(tokens, i);
-    if (no && no.to >= (hit?.to ?? 0)) {
-      i = no.to;
+    // "front left not right" denies a side; "something is not right" says nothing of one.
+    const deniesSide = tokens[i]?.norm === 'not' && phrases.at(-1)?.to === i;
+    const opensTalk = !direct && saysRightThen(tokens, i);
+    if (opensTalk || (no && !deniesSide && no.to >= (hit?.to ?? 0))) {
+      i = no?.to ?? i + 1;
       continue;
     }
     if (direct || hit) {
@@ -245,8 +256,10 @@ export const readPositions = (
   const frames: Frame[] = findFrames(tokens);
   let phrases = elementsOf(tokens, frames);
   phrases = joinWhere(phrases, (a, b) => between(tokens, a, b).every((word) => TIGHT.has(word)));
-  phrases = phrases.filter(
-    (p, i) => !p.weak || (p.axle === 'rear' && standsAsPlace(tokens, p)) || loneNeighbour(tokens, phrases, i),
+  phrases = phrases.flatMap((p, i, all) =>
+    !p.weak || (p.axle === 'rear' && standsAsPlace(tokens, p)) || loneNeighbour(tokens, all, i)
+      ? [{ ...p, weak: false }]
+      : [],
   );
   phrases = joinWhere(phrases, (a, b, next) => {
     const words = between(tokens, a, b);
@@ -256,7 +269,6 @@ export const readPositions = (
     return !(tight && words.includes(','));
   });
   phrases = phrases.filter((p) => !(p.both && p.axle === null && p.side === null && !p.all));
-  phrases = phrases.filter((p) => !p.weak);
 
   const links = phrases.map((phrase, i) => {
     const last = phrases[i - 1];
@@ -314,7 +326,11 @@ const loneNeighbour = (tokens: readonly Token[], phrases: readonly Phrase[], i: 
   )
     return true;
   return [phrases[i - 1], phrases[i + 1]].some((other) => {
-    if (!other || other.weak || !canJoin(other, me)) return false;
+    if (!other || !canJoin(other, me)) return false;
+    // Two weak words make a place only as words side by side: `back passenger`, not `back` somewhere near `r`.
+    const side = other.from < me.from ? other.to === me.from : me.to === other.from;
+    const word = (p: Phrase) => (tokens[p.from]?.norm.length ?? 0) > 2;
+    if (other.weak && !(side && word(other) && word(me))) return false;
     const words = other.from < me.from ? between(tokens, other, me) : between(tokens, me, other);
     return words.length <= 2 && words.every((word) => FILLERS.has(word) || word === ',');
   });

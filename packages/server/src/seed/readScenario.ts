@@ -87,7 +87,7 @@ export const readScenario = async (folder: string): Promise<Scenario> => {
         sensing
           .filter((s) => s.vehicleId === c.id)
           .map((s) => [
-            s.position,
+            s.position ?? '',
             {
               sensor: orNull(s.sensor),
               mounting: orNull(s.mounting),

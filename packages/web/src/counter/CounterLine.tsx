@@ -1,7 +1,8 @@
+import { decodeText, type Chip } from '@hardy/core/plain';
 import InputBase from '@mui/material/InputBase';
-import { useEffect, useRef, type KeyboardEvent } from 'react';
-import { useCounter } from '../state/useCounter.ts';
+import { useEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { useKeys } from '../desk/useKeys.ts';
+import { useCounter } from '../state/useCounter.ts';
 import { Chips } from './Chips.tsx';
 
 interface Props {
@@ -13,10 +14,14 @@ interface Props {
   autoFocus?: boolean;
 }
 
-/** The line where everything begins: typed or pasted words, read as they come. */
+/** Files larger than this are not scan reports. */
+const MOST_BYTES = 4_000_000;
+
+/** The line where everything begins: typed or pasted words and dropped reports, read as they come. */
 export function CounterLine({ label, placeholder, size, onEnter, context, autoFocus }: Props) {
-  const { text, reading, error, type } = useCounter();
-  const input = useRef<HTMLInputElement | HTMLTextAreaElement>(null);
+  const { text, reading, error, type, fail } = useCounter();
+  const [over, setOver] = useState(false);
+  const input = useRef<HTMLTextAreaElement>(null);
   useKeys({ '/': () => input.current?.focus() });
   useEffect(() => {
     if (autoFocus) input.current?.focus();
@@ -27,29 +32,83 @@ export function CounterLine({ label, placeholder, size, onEnter, context, autoFo
       if (text.trim()) onEnter(text);
     } else if (event.key === 'Escape') input.current?.blur();
   };
+  const pick = (chip: Chip) => {
+    input.current?.focus();
+    input.current?.setSelectionRange(chip.start, chip.end);
+  };
+  const drop = (chip: Chip) => {
+    const rest =
+      `${text.slice(0, chip.start).replace(/[\s,;]+$/, '')} ${text.slice(chip.end).replace(/^[\s,;]+/, '')}`.trim();
+    type(rest, context);
+    input.current?.focus();
+  };
+  const take = async (file: File) => {
+    if (file.size > MOST_BYTES)
+      return fail(
+        `${file.name} is ${(file.size / 1e6).toFixed(0)} MB; a scan report has less than ${MOST_BYTES / 1e6} MB. What was typed is still here.`,
+      );
+    try {
+      const report = decodeText(new Uint8Array(await file.arrayBuffer()), file.name);
+      type([text, report].filter((part) => part.trim()).join('\n'), context);
+      input.current?.focus();
+    } catch (problem) {
+      fail(problem instanceof Error ? problem.message : String(problem));
+    }
+  };
+  const dropped = (event: DragEvent) => {
+    setOver(false);
+    const file = event.dataTransfer.files[0];
+    if (!file) return;
+    event.preventDefault();
+    void take(file);
+  };
   return (
-    <div className={`counter-line counter-line-${size}`}>
-      <InputBase
-        inputRef={input}
-        value={text}
-        onChange={(event) => type(event.target.value, context)}
-        onKeyDown={keys}
-        placeholder={placeholder}
-        multiline
-        maxRows={size === 'large' ? 6 : 1}
-        fullWidth
-        slotProps={{
-          input: {
-            'aria-label': label,
-            spellCheck: false,
-            autoComplete: 'off',
-            'aria-describedby': 'counter-line-reading',
-          },
-        }}
-      />
+    <div
+      className={`counter-line counter-line-${size} ${over ? 'counter-line-over' : ''}`}
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={dropped}
+    >
+      <div className="counter-line-row">
+        <InputBase
+          inputRef={input}
+          value={text}
+          onChange={(event) => type(event.target.value, context)}
+          onKeyDown={keys}
+          placeholder={placeholder}
+          multiline
+          maxRows={size === 'large' ? 6 : 1}
+          fullWidth
+          slotProps={{
+            input: {
+              'aria-label': label,
+              spellCheck: false,
+              autoComplete: 'off',
+              'aria-describedby': 'counter-line-reading',
+            },
+          }}
+        />
+        <label className="file-pick">
+          report
+          <input
+            type="file"
+            aria-label="Take a scan report from a file"
+            accept=".txt,.csv,.tsv,.json,.log,.htm,text/*"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              event.target.value = '';
+              if (file) void take(file);
+            }}
+          />
+        </label>
+      </div>
       <div id="counter-line-reading" className="reading" aria-live="polite">
         {error && <p className="look-here">{error}</p>}
-        {text.trim() && reading && <Chips reading={reading} />}
+        {text.trim() && reading && <Chips reading={reading} onChange={pick} onDrop={drop} />}
       </div>
     </div>
   );

@@ -9,7 +9,9 @@ import {
 } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
+import { CodeList } from './CodeList.tsx';
 import { EditableField } from './EditableField.tsx';
+import { Fact } from './Fact.tsx';
 
 type Change = (label: string, edit: (docket: Docket) => Docket) => void;
 
@@ -45,37 +47,6 @@ const checkResult = (check: Check): string => {
   }
 };
 
-function Fact({
-  children,
-  said,
-  onRemove,
-  what,
-  mark,
-}: {
-  children: ReactNode;
-  said?: string | undefined;
-  onRemove?: () => void;
-  what: string;
-  mark?: string;
-}) {
-  return (
-    <li className="fact">
-      <div className="fact-main">
-        <div className="fact-text">
-          {mark && <span className="fact-mark">{mark}</span>}
-          {children}
-        </div>
-        {onRemove && (
-          <Button className="fact-drop" variant="text" onClick={onRemove} aria-label={`Drop: ${what}`}>
-            {'\u00D7'}
-          </Button>
-        )}
-      </div>
-      {said && <p className="fact-said">{said}</p>}
-    </li>
-  );
-}
-
 const Section = ({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) => (
   <section className="facts-section" aria-label={title}>
     <div className="row-head">
@@ -88,8 +59,6 @@ const Section = ({ title, children, action }: { title: string; children: ReactNo
 
 const without = <T,>(list: readonly T[] | null | undefined, at: number): T[] =>
   (list ?? []).filter((_, i) => i !== at);
-
-const ROLE_IN_WORDS = { root: 'root', 'knock-on': 'echo', other: 'other', unknown: 'not explained' } as const;
 
 /** The facts in the order of the work, each with what it did to the answer. */
 export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
@@ -147,27 +116,7 @@ export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
           ))}
       </Section>
       <Section title="Codes">
-        {advice.codes.length === 0 && <p className="none">none read</p>}
-        <ul className="fact-list">
-          {advice.codes.map((code, i) => (
-            <Fact
-              key={`${code.code}-${i}`}
-              what={`code ${code.code}`}
-              said={said(`codes[${i}]`)}
-              mark={ROLE_IN_WORDS[code.role]}
-              onRemove={() =>
-                change(`code ${code.code} dropped`, (d) => ({ ...d, codes: without(d.codes, i) }))
-              }
-            >
-              <span className="mono">{code.code}</span> {code.meaning}
-              <span className="soft">
-                {' '}
-                {[code.module, code.status, code.source].filter(Boolean).join(' \u00B7 ')}
-                {code.corrected ? ` \u00B7 ${code.corrected}` : ''}
-              </span>
-            </Fact>
-          ))}
-        </ul>
+        <CodeList codes={advice.codes} said={said} change={change} />
       </Section>
       <Section title="Complaint">
         <ul className="fact-list">

@@ -8,6 +8,8 @@ interface Counter {
   error: string | null;
   /** Takes the text and has it read; a newer text makes an older reading moot. */
   type: (text: string, context?: { steeringSide?: string | null; axles?: number | null }) => void;
+  /** Says what could not be taken; what was typed stays. */
+  fail: (message: string) => void;
   clear: () => void;
 }
 
@@ -33,6 +35,7 @@ export const useCounter = create<Counter>((set, get) => ({
         set({ error: error instanceof Error ? error.message : String(error) });
       });
   },
+  fail: (message) => set({ error: message }),
   clear() {
     pending?.abort();
     set({ text: '', reading: null, error: null });
