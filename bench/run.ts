@@ -1,4 +1,5 @@
 import { advise, bareIntake, bareKnowledge, readIntake } from '@hardy/core';
+import { keystrokes } from './keystroke.ts';
 import { firstLoadBytes } from './firstLoad.ts';
 import { fullDocket } from './fullDocket.ts';
 import { measure, reference, type Timing } from './measure.ts';
@@ -42,3 +43,5 @@ process.stdout.write(
     ? 'first load: build the pages first (npm run demo)\n'
     : `first load of the Counter: ${(bytes / 1000).toFixed(0)} kB of compressed script (target under 300 kB)\n`,
 );
+if (bytes !== null)
+  say('a keystroke in the counter line, in the browser', await keystrokes(), 'target median under 50 ms');

@@ -117,6 +117,12 @@ describe('readCodes', () => {
     expect(code?.role).toBe('unknown');
   });
 
+  test('while the maker is not known a dictionary is not guessed: each reading is shown', () => {
+    const [code] = readCodes([{ code: '4320' }], { ...context, entries });
+    expect(code).toMatchObject({ role: 'unknown', wheelEnds: [], readings: [{ dictionary: 'Quillon' }] });
+    expect(code?.meaning).toContain('depends on the maker');
+  });
+
   test('echoes are tied to the root that explains them, park brakes are not the brake controller', () => {
     const codes = readCodes(
       [

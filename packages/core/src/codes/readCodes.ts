@@ -21,7 +21,7 @@ export interface UnderstoodCode extends ReadCode {
   readonly signal: CodeMeaning | null;
   readonly voltage: boolean;
   readonly grammar: ParsedCode['grammar'] | null;
-  /** Dictionaries that explain it differently, while the vehicle is not known. */
+  /** What each dictionary would say of it, while the maker is not known. */
   readonly readings: ReadonlyArray<{ dictionary: string; text: string }>;
 }
 
@@ -39,19 +39,18 @@ const ECHO_BASES = new Set(['U0121', 'U0415']);
 const VOLTAGE_BASES = new Set(['P0560', 'P0561', 'P0562', 'P0563']);
 const normal = (code: string): string => code.toUpperCase().replace(/[^0-9A-Z]/g, '');
 
-/** The dictionary entry for a code: the vehicle's own dictionary, or the only dictionary that has it. */
+/** The entry of the vehicle's own dictionary. Another maker's does not count: the same number means something else there. */
 export const lookUp = (
   code: string,
   dictionary: string | null,
   entries: readonly DictionaryEntry[],
 ): DictionaryEntry | null => {
+  if (dictionary === null) return null;
   const wanted = normal(code);
-  const hits = entries.filter((entry) => normal(entry.code) === wanted);
-  if (dictionary !== null) return hits.find((entry) => entry.dictionary === dictionary) ?? null;
-  return new Set(hits.map((entry) => entry.dictionary)).size === 1 ? (hits[0] ?? null) : null;
+  return entries.find((entry) => entry.dictionary === dictionary && normal(entry.code) === wanted) ?? null;
 };
 
-/** What other makers' dictionaries say of a code, when it cannot be told whose it is. */
+/** What the dictionaries say of a code while the maker is not known: to be asked, not guessed. */
 const otherReadings = (
   codes: readonly string[],
   context: CodeContext,
@@ -59,9 +58,7 @@ const otherReadings = (
   if (context.dictionary !== null) return [];
   const wanted = new Set(codes.map(normal));
   const hits = context.entries.filter((entry) => wanted.has(normal(entry.code)));
-  return new Set(hits.map((hit) => hit.dictionary)).size > 1
-    ? hits.map(({ dictionary, text }) => ({ dictionary, text }))
-    : [];
+  return hits.map(({ dictionary, text }) => ({ dictionary, text }));
 };
 
 const describe = (
@@ -128,7 +125,9 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
   const ambiguous = said
     ? []
     : otherReadings(
-        readings.map((reading) => reading.code),
+        readings.flatMap((reading) =>
+          reading.grammar === 'j2012' ? [reading.code, reading.base] : [reading.code],
+        ),
         context,
       );
   const texts = [said, entry?.text ?? ''].filter(Boolean);
@@ -188,7 +187,9 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
             .filter(Boolean)
             .join(': ')
         : [d.words, d.failure].filter(Boolean).join(': ') ||
-          'not explained by the standard or by a dictionary here';
+          (ambiguous.length > 0
+            ? `depends on the maker: ${ambiguous.map((r) => `${r.dictionary}: ${r.text}`).join('; ')}`
+            : 'not explained by the standard or by a dictionary here');
   return {
     code: given.code,
     module,

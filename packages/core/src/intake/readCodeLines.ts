@@ -84,7 +84,8 @@ const clean = (text: string): string =>
     .replace(/^[\s\-:;,|.\u2013()[\]]+|[\s\-:;,|\u2013([\]]+$/g, '')
     .replace(/[([]\s*[)\]]/g, ' ')
     .replace(/\s*[\t;|]+\s*/g, ' ')
-    .replace(/\s+/g, ' ');
+    .replace(/\s+/g, ' ')
+    .trim();
 
 const withoutStatus = (text: string): { text: string; status: CodeStatus | null } => {
   const fields = text.split(/[\t;|]|\s{2,}|,|\s[-\u2013]\s|[()[\]]/);
@@ -183,10 +184,10 @@ export const readCodeLines = (
         leads &&
         description !== '' &&
         (tabular ||
+          report ||
           isWheelSpeedText(description) ||
           meaningInText(description) !== null ||
           /^\s*[-:\u2013(]/.test(after) ||
-          report ||
           isBrakeController(description));
       const start = line.start + code.start;
       const end = line.start + code.end;

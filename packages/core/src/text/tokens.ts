@@ -14,11 +14,17 @@ export interface Token {
 const PIECES =
   /(?<initials>(?<![\p{L}\d/.])\p{L}(?:[/.]\p{L})+(?![\p{L}\d])\.?|(?<![\p{L}\d/.])\p{L}{1,2}\/\p{L}{1,2}(?![\p{L}\d/]))|(?<word>[\p{L}\d]+(?:['\u2019\u02BC`\u00B4][\p{L}]+|(?<=\d)[.,](?=\d)\d+)*)|(?<newline>\r\n|\n|\r)|(?<mark>[^\s\p{L}\d])/gu;
 
-const plain = (text: string): string =>
-  text
+const PLAIN = /^[a-z0-9]+$/;
+const ASCII = /^[A-Za-z0-9]+$/;
+
+const plain = (text: string): string => {
+  if (PLAIN.test(text)) return text;
+  if (ASCII.test(text)) return text.toLowerCase();
+  return text
     .normalize('NFD')
     .replace(/[\u0300-\u036f'\u2019\u02BC`\u00B4]/g, '')
     .toLowerCase();
+};
 
 /** Splits text into tokens. A hyphen between letters joins nothing and is dropped: `right-hand` is two words. */
 export const tokenise = (text: string): Token[] => {

@@ -93,7 +93,7 @@ export function CounterLine({ label, placeholder, size, onEnter, context, autoFo
           }}
         />
         <label className="file-pick">
-          report
+          report file
           <input
             type="file"
             aria-label="Take a scan report from a file"
