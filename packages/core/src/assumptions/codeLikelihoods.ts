@@ -114,9 +114,9 @@ export const CODE_LIKELIHOODS: JudgementTable = {
     tyre: 0.0005,
   }),
   ...chances('code.frequency', reasonFor('frequency low, high or incorrect'), {
-    sensor: 0.04,
-    wiring: 0.03,
-    sender: 0.04,
+    sensor: 0.025,
+    wiring: 0.02,
+    sender: 0.025,
     ring: 0.24,
     encoder: 0.24,
     bearing: 0.14,
@@ -176,7 +176,7 @@ export const CODE_LIKELIHOODS: JudgementTable = {
     'A code of one given kind at a sound wheel end: rare, but modules do get confused.',
   ),
   'code.with-module': judgement(
-    0.02,
+    0.05,
     'probability',
     [0, 1],
     'A failing controller blames a given wheel end now and then.',
@@ -206,7 +206,7 @@ export const CODE_LIKELIHOODS: JudgementTable = {
     'Wheel-speed codes at every corner at once point to what they share: supply or controller.',
   ),
   'correlation.repeat': judgement(
-    0.25,
+    0.5,
     'power',
     [0, 1],
     'A further finding of the same mechanism at the same wheel end (three reports of one open circuit) adds only this share of its weight.',

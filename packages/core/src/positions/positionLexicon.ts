@@ -83,10 +83,10 @@ const LINES: readonly LexiconLine<Element>[] = [
     side('off'),
   ],
 
-  ['fl|lf|lhf|lfr|lfw|flh|f l|l f|flw', spot('front', 'left')],
-  ['fr|rf|rhf|frh|f r|r f|frw|rfw', spot('front', 'right')],
-  ['rl|lr|lhr|rlh|r l|l r|lrw|rlw|bl|lb', spot('rear', 'left')],
-  ['rr|rhr|rrh|r r|rrw|rb', spot('rear', 'right')],
+  ['frontleft|leftfront|fl|lf|lhf|lfr|lfw|flh|f l|l f|flw', spot('front', 'left')],
+  ['frontright|rightfront|fr|rf|rhf|frh|f r|r f|frw|rfw', spot('front', 'right')],
+  ['rearleft|leftrear|backleft|rl|lr|lhr|rlh|r l|l r|lrw|rlw|bl|lb', spot('rear', 'left')],
+  ['rearright|rightrear|backright|rr|rhr|rrh|r r|rrw|rb', spot('rear', 'right')],
   ['nsf|n s f|fns|f n s|nf', spot('front', 'near')],
   ['osf|o s f|fos|f o s', spot('front', 'off')],
   ['nsr|n s r|rns|r n s', spot('rear', 'near')],
@@ -126,7 +126,7 @@ export const NOT_A_POSITION = lexicon<true>([
     true,
   ],
   [
-    'rear view|rear window|rear door|rear doors|rear seat|rear light|rear lights|rear screen|rear bumper|rear abs|rear antilock|rear anti lock',
+    'rear view|rear window|rear door|rear doors|rear seat|rear light|rear lights|rear screen|rear bumper',
     true,
   ],
   [

@@ -66,8 +66,12 @@ const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
   weak: a.weak && b.weak && !((a.axle ?? b.axle) !== null && (a.side ?? b.side) !== null),
 });
 
-const between = (tokens: readonly Token[], a: Span, b: Span): string[] =>
-  tokens.slice(a.to, b.from).map((token) => token.norm);
+/** Words between two phrases; those that only say where the speaker looks from do not count. */
+const between = (tokens: readonly Token[], a: Span, b: Span, frames: readonly Span[] = []): string[] =>
+  tokens
+    .slice(a.to, b.from)
+    .filter((_, i) => !frames.some((frame) => a.to + i >= frame.from && a.to + i < frame.to))
+    .map((token) => token.norm);
 
 const joinWhere = (
   phrases: Phrase[],
@@ -238,6 +242,16 @@ const linkBetween = (words: readonly string[]): 'and' | 'or' | 'so' | 'not' | nu
         : null;
 };
 
+/** A half phrase right after a whole one says the same place again: `front left, passenger side`. */
+const restates = (whole: Phrase, half: Phrase, words: readonly string[]): boolean =>
+  complete(whole) &&
+  !complete(half) &&
+  !half.plural &&
+  (half.side !== null || half.axle !== null) &&
+  words.length > 0 &&
+  words.length <= 4 &&
+  words.every((word) => LINK_FILLERS.has(word) && word !== '.');
+
 /**
  * Reads every position phrase of a text and places it on the vehicle, or says exactly what is missing.
  *
@@ -262,7 +276,7 @@ export const readPositions = (
       : [],
   );
   phrases = joinWhere(phrases, (a, b, next) => {
-    const words = between(tokens, a, b);
+    const words = between(tokens, a, b, frames);
     if (words.length > 6 || words.some((word) => !FILLERS.has(word) && word !== ',')) return false;
     const tight =
       next && !complete(b) && canJoin(b, next) && between(tokens, b, next).every((word) => FILLERS.has(word));
@@ -272,8 +286,18 @@ export const readPositions = (
 
   const links = phrases.map((phrase, i) => {
     const last = phrases[i - 1];
-    return last ? linkBetween(between(tokens, last, phrase)) : null;
+    if (!last) return null;
+    const words = between(tokens, last, phrase, frames);
+    return linkBetween(words) ?? (restates(last, phrase, words) ? 'so' : null);
   });
+  // "front left, rear left and rear right": the commas of a list are the "and" at its end.
+  for (let i = phrases.length - 2; i > 0; i--)
+    if (
+      links[i] === null &&
+      links[i + 1] === 'and' &&
+      between(tokens, phrases[i - 1] as Phrase, phrases[i] as Phrase).join() === ','
+    )
+      links[i] = 'and';
   lendMissingHalves(phrases, links);
 
   const joined = new Set<number>();
