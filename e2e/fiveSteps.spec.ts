@@ -35,9 +35,7 @@ test('the whole job by keyboard alone: words, verdict, checks, order, sheet, out
   await key('c');
   await key('a');
   await key('2');
-  await expect(page.getByRole('region', { name: 'Checks' })).toContainText(
-    /look inside the connector.*corroded/i,
-  );
+  await expect(page.getByLabel('look inside the connector: result')).toHaveValue('corroded');
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText(/wiring .*likelier/);
   await expect(verdict).not.toHaveText(before);
   await expect(verdict).toContainText('connector repair kit');
@@ -115,4 +113,25 @@ test('a question is answered with one key, and the docket goes on', async ({ pag
   await page.keyboard.press('2');
   await expect(page.getByTestId('verdict')).toContainText('Front right');
   await expect(page.getByRole('region', { name: 'Question' })).toHaveCount(0);
+});
+
+test('facts are changed where they stand', async ({ page }) => {
+  await page.goto('/');
+  await page.keyboard.type(
+    'tolvane haven 2017, abs light, C1B20, new sensor front left 2 weeks ago, connector corroded',
+  );
+  await page.keyboard.press('Enter');
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText('Front left');
+  const before = await verdict.innerText();
+  await page.getByLabel('look inside the connector: result').selectOption('sound');
+  await expect(verdict).not.toHaveText(before);
+  await page.getByLabel('Code C1B20, change it').fill('C1B23');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Codes' })).toContainText('rear right');
+  await page.getByLabel('new sensor: how many days ago').fill('400');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('new sensor: how many days ago')).toHaveValue('400');
+  await page.reload();
+  await expect(page.getByLabel('new sensor: how many days ago')).toHaveValue('400');
 });

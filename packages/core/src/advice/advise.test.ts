@@ -185,4 +185,18 @@ describe('advise', () => {
       /no\.such/,
     );
   });
+
+  test('the hand-over sheet fits how the vehicle is built', () => {
+    const sheet = (mounting: 'separate' | 'in-hub') => {
+      const docket = minibus({ checks: [{ check: 'bearing.play', wheelEnd: 'A2L', result: 'clear' }] });
+      docket.vehicle = {
+        ...docket.vehicle,
+        wheelEnds: { A2: { sensor: 'active', mounting, target: 'encoder-in-bearing', ringSoldAlone: false } },
+      };
+      return advise(docket, knowledge).handOver;
+    };
+    expect(sheet('separate')?.steps.join()).toContain('separate sensor comes out first');
+    expect(sheet('in-hub')?.steps.join()).not.toContain('separate sensor');
+    expect(sheet('in-hub')?.cautions[0]?.caution).toBe('stop-driving');
+  });
 });

@@ -327,6 +327,14 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       driveline: vehicle.driveline ?? null,
       wheelEnds: ends.map((end) => ({ wheelEnd: end, sensing: sensingInWords(groupOf(end)) })),
     },
-    handOver: handed ? handOverFor(handed.part, handed.wheelEnd, knowledge.slice, cautions) : null,
+    handOver: handed
+      ? handOverFor(
+          handed.part,
+          handed.wheelEnd,
+          plans.find(({ end }) => end.wheelEnd === handed.wheelEnd)?.architecture ?? null,
+          knowledge.slice,
+          cautions,
+        )
+      : null,
   };
 };

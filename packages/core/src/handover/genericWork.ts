@@ -1,10 +1,16 @@
 import type { PartClass } from '../vocabulary/words.ts';
 
+/** A step that only some ways of building need. */
+export interface ConditionalStep {
+  readonly text: string;
+  readonly only: 'separate-sensor' | 'encoder';
+}
+
 /** How the work goes where the catalogue has no note for the vehicle. Reference only: the maker's data come first. */
 export interface GenericWork {
   readonly access: readonly string[];
   readonly tools: readonly string[];
-  readonly steps: readonly string[];
+  readonly steps: ReadonlyArray<string | ConditionalStep>;
   readonly torques: ReadonlyArray<{ what: string; figure: string; singleUse: boolean }>;
 }
 
@@ -62,8 +68,14 @@ export const GENERIC_WORK: Readonly<Record<PartClass, GenericWork>> = {
     steps: [
       'Loosen the axle nut while the vehicle stands on its wheels.',
       'Hang the caliper by a hook, never by its hose.',
-      'A separate sensor comes out first; a seized one will be broken here, so have one at hand.',
-      'Keep magnets and swarf away from the encoder side of the new hub; do not wash it.',
+      {
+        text: 'A separate sensor comes out first; a seized one will be broken here, so have one at hand.',
+        only: 'separate-sensor',
+      },
+      {
+        text: 'Keep magnets and swarf away from the encoder side of the new hub; do not wash it.',
+        only: 'encoder',
+      },
       'Clean the seat in the knuckle, fit the hub with new bolts, tighten crosswise.',
       'Tighten the new axle nut with the wheel on the ground.',
     ],

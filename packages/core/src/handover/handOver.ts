@@ -1,10 +1,11 @@
+import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
 import { jobNote } from '../fitment/fittingParts.ts';
 import type { HandOver } from '../vocabulary/advice.ts';
 import type { CatalogueSlice } from '../vocabulary/catalogue.ts';
 import { CAUTION_IN_WORDS } from '../vocabulary/inWords.ts';
 import type { Caution, PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { GENERIC_WORK, PROOF_OF_FIX } from './genericWork.ts';
+import { GENERIC_WORK, PROOF_OF_FIX, type ConditionalStep } from './genericWork.ts';
 
 const listed = (text: string): string[] =>
   text
@@ -22,10 +23,16 @@ const torquesFrom = (text: string): HandOver['torques'] =>
     return { what, figure, singleUse: item.startsWith('!') };
   });
 
+/** Where the way of building is not known the step is shown: better one too many. */
+const applies = (only: ConditionalStep['only'], architecture: Architecture | null): boolean =>
+  architecture === null ||
+  (only === 'encoder' ? !hasRing(architecture) : architecture.mounting === 'separate');
+
 /** The sheet that keeps the customer safe: access, tools, order of work, torque, proof of the fix and cautions. */
 export const handOverFor = (
   part: PartClass,
   wheelEnd: WheelEnd,
+  architecture: Architecture | null,
   slice: CatalogueSlice,
   cautions: readonly Caution[],
 ): HandOver => {
@@ -34,7 +41,9 @@ export const handOverFor = (
   return {
     access: note ? listed(note.access) : [...generic.access],
     tools: note ? [...new Set([...listed(note.tools), ...generic.tools])] : [...generic.tools],
-    steps: [...generic.steps],
+    steps: generic.steps.flatMap((step) =>
+      typeof step === 'string' ? [step] : applies(step.only, architecture) ? [step.text] : [],
+    ),
     torques: note?.torques ? torquesFrom(note.torques) : [...generic.torques],
     proof: [...PROOF_OF_FIX],
     cautions: cautions.map((caution) => ({ caution, words: CAUTION_IN_WORDS[caution] })),

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { BadInput } from './badInput.ts';
+import { inImperial } from './imperial.ts';
 import { centsFrom } from './money.ts';
 import { parseDocket } from './parseDocket.ts';
 
@@ -73,4 +74,13 @@ describe('money', () => {
     ]);
     expect(['', '-3', '1.234', 'a'].map(centsFrom)).toEqual([null, null, null, null]);
   });
+});
+
+test('torque in imperial units', () => {
+  expect(['110 Nm', '70 Nm + 60 deg', '9 Nm', 'maker\u2019s figure'].map(inImperial)).toEqual([
+    '81 lb ft',
+    '52 lb ft + 60 deg',
+    '6.6 lb ft',
+    'maker\u2019s figure',
+  ]);
 });

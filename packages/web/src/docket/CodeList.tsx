@@ -1,13 +1,9 @@
-import type { Advice, Docket } from '@hardy/core/plain';
+import type { Advice } from '@hardy/core/plain';
+import { changed, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';
+import { InlineText } from './Inline.tsx';
 
 type ReadCode = Advice['codes'][number];
-
-interface Props {
-  codes: Advice['codes'];
-  said: (path: string) => string | undefined;
-  change: (label: string, edit: (docket: Docket) => Docket) => void;
-}
 
 const GROUPS: ReadonlyArray<{ role: ReadCode['role']; title: string; open: boolean }> = [
   { role: 'root', title: 'root', open: true },
@@ -17,7 +13,8 @@ const GROUPS: ReadonlyArray<{ role: ReadCode['role']; title: string; open: boole
 ];
 
 /** The codes grouped by what they are: roots open, echoes and others folded; each with its meaning and its source. */
-export function CodeList({ codes, said, change }: Props) {
+export function CodeList({ advice, said, change }: FactListProps) {
+  const { codes } = advice;
   if (codes.length === 0) return <p className="none">none read</p>;
   return (
     <>
@@ -40,11 +37,24 @@ export function CodeList({ codes, said, change }: Props) {
                   onRemove={() =>
                     change(`code ${code.code} dropped`, (d) => ({
                       ...d,
-                      codes: (d.codes ?? []).filter((_, at) => at !== i),
+                      codes: without(d.codes, i),
                     }))
                   }
                 >
-                  <span className="mono">{code.code}</span> {code.meaning}
+                  <InlineText
+                    label={`Code ${code.code}, change it`}
+                    mono
+                    width={code.code.length}
+                    value={code.code}
+                    onChange={(text) =>
+                      text &&
+                      change(`code ${code.code} is ${text}`, (d) => ({
+                        ...d,
+                        codes: changed(d.codes, i, (entry) => ({ ...entry, code: text })),
+                      }))
+                    }
+                  />{' '}
+                  {code.meaning}
                   <span className="soft">
                     {' '}
                     {[code.module, code.status, code.source].filter(Boolean).join(' \u00B7 ')}

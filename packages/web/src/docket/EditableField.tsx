@@ -1,4 +1,5 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
+import { InlineSelect, InlineText } from './Inline.tsx';
 
 interface Props {
   label: string;
@@ -9,14 +10,9 @@ interface Props {
   onChange: (value: string | null) => void;
 }
 
-/** One fact of the vehicle, edited where it stands: a choice, or text that counts on Enter or when left. */
+/** One fact of the vehicle with its name, edited where it stands. */
 export function EditableField({ label, value, options, placeholder, said, onChange }: Props) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const commit = () => {
-    if (draft !== null && draft.trim() !== (value ?? '')) onChange(draft.trim() || null);
-    setDraft(null);
-  };
   return (
     <div className="field">
       <dt>
@@ -24,24 +20,15 @@ export function EditableField({ label, value, options, placeholder, said, onChan
       </dt>
       <dd>
         {options ? (
-          <select id={id} value={value ?? ''} onChange={(event) => onChange(event.target.value || null)}>
-            <option value="">not known</option>
-            {options.map((option) => (
-              <option key={option}>{option}</option>
-            ))}
-          </select>
-        ) : (
-          <input
+          <InlineSelect
             id={id}
-            value={draft ?? value ?? ''}
-            placeholder={placeholder ?? 'not known'}
-            onChange={(event) => setDraft(event.target.value)}
-            onBlur={commit}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter') commit();
-              if (event.key === 'Escape') setDraft(null);
-            }}
+            value={value}
+            none="not known"
+            options={options.map((option) => ({ value: option, label: option }))}
+            onChange={onChange}
           />
+        ) : (
+          <InlineText id={id} value={value} {...(placeholder ? { placeholder } : {})} onChange={onChange} />
         )}
         {said && <span className="fact-said">{said}</span>}
       </dd>

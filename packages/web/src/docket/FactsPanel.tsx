@@ -1,19 +1,12 @@
-import {
-  CHECK_IN_WORDS,
-  EVENT_IN_WORDS,
-  SYMPTOM_IN_WORDS,
-  wheelEndInWords,
-  type Advice,
-  type Check,
-  type Docket,
-} from '@hardy/core/plain';
+import { SYMPTOM_IN_WORDS, wheelEndInWords, type Advice, type Docket } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
+import { CheckList } from './CheckList.tsx';
 import { CodeList } from './CodeList.tsx';
 import { EditableField } from './EditableField.tsx';
 import { Fact } from './Fact.tsx';
-
-type Change = (label: string, edit: (docket: Docket) => Docket) => void;
+import { without, type Change } from './factEdits.ts';
+import { HistoryList } from './HistoryList.tsx';
 
 interface Props {
   docket: Docket;
@@ -21,31 +14,6 @@ interface Props {
   change: Change;
   onAddCheck: () => void;
 }
-
-const checkResult = (check: Check): string => {
-  switch (check.check) {
-    case 'live':
-      return `${check.pattern.replace(/-/g, ' ')}${check.percent != null ? ` ${check.percent} %` : ''}`;
-    case 'meter.resistance':
-      return typeof check.ohms === 'number' ? `${check.ohms} ohm` : check.ohms;
-    case 'meter.supply':
-    case 'meter.ac':
-      return `${check.volts} V`;
-    case 'battery':
-      return [
-        check.restingVolts != null ? `${check.restingVolts} V at rest` : null,
-        check.crankingVolts != null ? `${check.crankingVolts} V cranking` : null,
-      ]
-        .filter(Boolean)
-        .join(', ');
-    case 'tyres':
-      return Object.entries(check.sizes)
-        .map(([end, size]) => `${end} ${size}`)
-        .join(', ');
-    default:
-      return check.result.replace(/-/g, ' ');
-  }
-};
 
 const Section = ({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) => (
   <section className="facts-section" aria-label={title}>
@@ -57,9 +25,6 @@ const Section = ({ title, children, action }: { title: string; children: ReactNo
   </section>
 );
 
-const without = <T,>(list: readonly T[] | null | undefined, at: number): T[] =>
-  (list ?? []).filter((_, i) => i !== at);
-
 /** The facts in the order of the work, each with what it did to the answer. */
 export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
   const vehicle = docket.vehicle ?? {};
@@ -68,10 +33,11 @@ export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
     const fact = advice.facts.find((f) => f.path === path);
     return fact && fact.said !== 'changes little' ? fact.said : undefined;
   };
-  const place = (end: string | null | undefined): string => (end ? ` ${wheelEndInWords(end, axles)}` : '');
   const setVehicle = (key: string, label: string) => (value: string | null) =>
     change(label, (d) => ({ ...d, vehicle: { ...d.vehicle, [key]: value } }));
   const leftOver = docket.leftOver ?? [];
+  const lists = { docket, advice, change, said };
+  const aside = (docket.positions ?? []).filter((p) => p.role === 'past' || p.role === 'denied');
   return (
     <div className="facts">
       <Section title="Vehicle">
@@ -116,7 +82,7 @@ export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
           ))}
       </Section>
       <Section title="Codes">
-        <CodeList codes={advice.codes} said={said} change={change} />
+        <CodeList {...lists} />
       </Section>
       <Section title="Complaint">
         <ul className="fact-list">
@@ -148,36 +114,18 @@ export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
             </Fact>
           ))}
         </ul>
+        {aside.map((p, i) => (
+          <p key={`${p.text}-${i}`} className="none">
+            {'\u201C'}
+            {p.text}
+            {'\u201D'} {p.role === 'past' ? 'was before' : 'is not it'}
+          </p>
+        ))}
         {(docket.symptoms ?? []).length === 0 && !docket.wheelEnd && <p className="none">nothing yet</p>}
       </Section>
       {(docket.history ?? []).length > 0 && (
         <Section title="Before">
-          <ul className="fact-list">
-            {(docket.history ?? []).map((event, i) => (
-              <Fact
-                key={`${event.event}-${i}`}
-                what={EVENT_IN_WORDS[event.event]}
-                said={said(`history[${i}]`)}
-                onRemove={() =>
-                  change(`${EVENT_IN_WORDS[event.event]} dropped`, (d) => ({
-                    ...d,
-                    history: without(d.history, i),
-                  }))
-                }
-              >
-                {EVENT_IN_WORDS[event.event]}
-                {place(event.wheelEnd)}
-                <span className="soft">
-                  {event.daysAgo != null ? `, ${event.daysAgo} days ago` : ''}
-                  {event.cured === 'for-a-while'
-                    ? `, good for ${event.daysUntilReturn ?? 'some'} days`
-                    : event.cured === 'no'
-                      ? ', no change'
-                      : ''}
-                </span>
-              </Fact>
-            ))}
-          </ul>
+          <HistoryList {...lists} />
         </Section>
       )}
       <Section
@@ -189,24 +137,7 @@ export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
         }
       >
         {(docket.checks ?? []).length === 0 && <p className="none">none made</p>}
-        <ul className="fact-list">
-          {(docket.checks ?? []).map((check, i) => (
-            <Fact
-              key={`${check.check}-${i}`}
-              what={CHECK_IN_WORDS[check.check]}
-              said={said(`checks[${i}]`) ?? 'changes little'}
-              onRemove={() =>
-                change(`${CHECK_IN_WORDS[check.check]} dropped`, (d) => ({
-                  ...d,
-                  checks: without(d.checks, i),
-                }))
-              }
-            >
-              {CHECK_IN_WORDS[check.check]}
-              {place(check.wheelEnd)}: <strong>{checkResult(check)}</strong>
-            </Fact>
-          ))}
-        </ul>
+        <CheckList {...lists} />
       </Section>
       {leftOver.length > 0 && (
         <Section title="Not understood">

@@ -1,4 +1,4 @@
-import { PART_IN_WORDS, wheelEndInWords } from '@hardy/core/plain';
+import { inImperial, PART_IN_WORDS, wheelEndInWords } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { format } from 'date-fns/format';
@@ -35,6 +35,7 @@ export function HandOverSheet() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
   const { view, error, load } = useDocket();
+  const [imperial, setImperial] = useState(false);
   const [paper, setPaper] = useState<'A4' | 'letter'>('A4');
   useEffect(() => {
     void load(id);
@@ -59,6 +60,13 @@ export function HandOverSheet() {
             aria-label={`Paper: ${paper === 'A4' ? 'A4' : 'Letter'}. Change.`}
           >
             Paper: {paper === 'A4' ? 'A4' : 'Letter'}
+          </Button>
+          <Button
+            className="on-bench"
+            onClick={() => setImperial(!imperial)}
+            aria-label={`Units: ${imperial ? 'imperial' : 'metric'}. Change.`}
+          >
+            Units: {imperial ? 'imperial' : 'metric'}
           </Button>
           <Button className="on-bench" onClick={() => window.print()}>
             Print <kbd>p</kbd>
@@ -175,7 +183,7 @@ export function HandOverSheet() {
                   {handOver.torques.map((torque) => (
                     <tr key={torque.what}>
                       <td>{torque.what}</td>
-                      <td>{torque.figure}</td>
+                      <td>{imperial ? inImperial(torque.figure) : torque.figure}</td>
                       <td>{torque.singleUse ? 'no: fit a new one' : 'yes, if sound'}</td>
                     </tr>
                   ))}

@@ -1,0 +1,75 @@
+import { useState } from 'react';
+
+interface TextProps {
+  id?: string;
+  label?: string;
+  value: string | null | undefined;
+  placeholder?: string;
+  mono?: boolean;
+  /** Width in characters; the whole line where it is not given. */
+  width?: number;
+  onChange: (value: string | null) => void;
+}
+
+/** Text edited where it stands: it counts on Enter or when left, Escape takes it back. */
+export function InlineText({
+  id,
+  label,
+  value,
+  placeholder = 'not known',
+  mono = false,
+  width,
+  onChange,
+}: TextProps) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const commit = () => {
+    if (draft !== null && draft.trim() !== (value ?? '')) onChange(draft.trim() || null);
+    setDraft(null);
+  };
+  return (
+    <input
+      id={id}
+      className={`inline ${mono ? 'mono' : ''}`}
+      aria-label={label}
+      style={width ? { width: `${width + 1.5}ch` } : undefined}
+      value={draft ?? value ?? ''}
+      placeholder={placeholder}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') commit();
+        if (event.key === 'Escape') setDraft(null);
+      }}
+    />
+  );
+}
+
+interface SelectProps {
+  id?: string;
+  label?: string;
+  value: string | null | undefined;
+  options: ReadonlyArray<{ value: string; label: string }>;
+  /** What no choice is called; left out where a choice must be made. */
+  none?: string;
+  onChange: (value: string | null) => void;
+}
+
+/** A choice made where it stands. */
+export function InlineSelect({ id, label, value, options, none, onChange }: SelectProps) {
+  return (
+    <select
+      id={id}
+      className="inline"
+      aria-label={label}
+      value={value ?? ''}
+      onChange={(event) => onChange(event.target.value || null)}
+    >
+      {none !== undefined && <option value="">{none}</option>}
+      {options.map((option) => (
+        <option key={option.value} value={option.value}>
+          {option.label}
+        </option>
+      ))}
+    </select>
+  );
+}
