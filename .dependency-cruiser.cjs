@@ -32,14 +32,14 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'No React, Koa, database or Node in the core: it is pure computation.',
       severity: 'error',
-      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/testing/)' },
+      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/tests/)' },
       to: { dependencyTypes: ['core'] },
     },
     {
       name: 'core-packages',
       comment: 'The few packages the core may use.',
       severity: 'error',
-      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/testing/)' },
+      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/tests/)' },
       to: { path: 'node_modules', pathNot: 'node_modules/(zod|fuse\\.js|papaparse|@types/papaparse)/' },
     },
     {
@@ -78,8 +78,8 @@ module.exports = {
     {
       name: 'no-tests-in-code',
       severity: 'error',
-      from: { pathNot: '(\\.test\\.tsx?$|^e2e|/testing/)' },
-      to: { path: '(\\.test\\.tsx?$|/testing/)' },
+      from: { pathNot: '(\\.test\\.tsx?$|^e2e|/tests/)' },
+      to: { path: '(\\.test\\.tsx?$|/tests/)' },
     },
     {
       name: 'no-orphans',

@@ -1,21 +1,12 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { openDocket } from './openDocket.ts';
 
 const grave = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`);
-};
-
-const openDocket = async (page: Page, vehicle: string) => {
-  await page.goto('/');
-  await page
-    .getByRole('row', { name: new RegExp(vehicle) })
-    .first()
-    .getByRole('link')
-    .click();
-  await expect(page.getByTestId('verdict')).toBeVisible();
 };
 
 test('counter', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Advice, Docket, parse } from '@hardy/core';
 import { ENTITIES } from './store/entities.ts';
-import { openScenario } from './testing/openScenario.ts';
+import { openScenario } from './tests/openScenario.ts';
 
 type Api = Awaited<ReturnType<typeof openScenario>>['api'];
 type View = {

@@ -3,7 +3,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ROOT } from './testing/openScenario.ts';
+import { ROOT } from './tests/openScenario.ts';
 
 const KILLS = 20;
 const PORT = 4391;

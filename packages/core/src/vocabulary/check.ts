@@ -1,45 +1,21 @@
 import { z } from 'zod';
 import { WheelEnd } from './wheelEnd.ts';
+import { CHECK_RESULTS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 
 const at = { wheelEnd: WheelEnd.nullish() };
 
-export const RingLook = z.enum([
-  'sound',
-  'cracked',
-  'loose',
-  'missing-teeth',
-  'rusted',
-  'dirty',
-  'not-visible',
-]);
-export const SensorLook = z.enum([
-  'sound',
-  'broken',
-  'corroded',
-  'rubbed',
-  'metal-on-tip',
-  'loose',
-  'lead-damaged',
-]);
-export const ConnectorLook = z.enum(['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair']);
-export const HarnessLook = z.enum(['sound', 'chafed', 'cut', 'corroded', 'earlier-repair']);
-export const BearingPlay = z.enum(['none', 'slight', 'clear']);
-export const BearingNoise = z.enum(['none', 'growl']);
-export const WiggleResult = z.enum(['steady', 'changes']);
-export const SwapResult = z.enum(['fault-stayed', 'fault-followed']);
-export const LivePattern = z.enum([
-  'normal',
-  'no-signal',
-  'drops-out',
-  'once-per-turn',
-  'reads-high',
-  'reads-low',
-  'weak-at-low-speed',
-  'noisy',
-]);
+export const RingLook = z.enum(CHECK_RESULTS['visual.ring']);
+export const SensorLook = z.enum(CHECK_RESULTS['visual.sensor']);
+export const ConnectorLook = z.enum(CHECK_RESULTS['visual.connector']);
+export const HarnessLook = z.enum(CHECK_RESULTS['visual.harness']);
+export const BearingPlay = z.enum(CHECK_RESULTS['bearing.play']);
+export const BearingNoise = z.enum(CHECK_RESULTS['bearing.noise']);
+export const WiggleResult = z.enum(CHECK_RESULTS.wiggle);
+export const SwapResult = z.enum(CHECK_RESULTS.swap);
+export const LivePattern = z.enum(CHECK_RESULTS.live);
 export type LivePattern = z.infer<typeof LivePattern>;
-export const DriveResult = z.enum(['stays-away', 'back-at-once', 'back-when-driven', 'back-on-bumps']);
+export const DriveResult = z.enum(CHECK_RESULTS['clear-and-drive']);
 export const ResistanceOf = z.enum(['sensor', 'harness', 'new-part']);
 
 /** One check made on the vehicle or on the counter, with its result. Units: ohm, V, degC, turns/s, %. */
@@ -48,7 +24,7 @@ export const Check = z.discriminatedUnion('check', [
     check: z.literal('meter.resistance'),
     ...at,
     of: ResistanceOf.default('sensor'),
-    ohms: z.union([z.number().min(0).max(1e9), z.enum(['open', 'short', 'unstable'])]),
+    ohms: z.union([z.number().min(0).max(1e9), z.enum(CHECK_RESULTS['meter.resistance'])]),
     temperatureC: z.number().min(-60).max(200).nullish(),
   }),
   z.object({ check: z.literal('meter.supply'), ...at, volts: z.number().min(-1).max(60) }),

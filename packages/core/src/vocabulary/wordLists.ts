@@ -57,3 +57,27 @@ export const EVENTS = [
 ] as const;
 
 export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
+
+/** Results a check can have, by its name; for the ohmmeter those that are no number. */
+export const CHECK_RESULTS = {
+  'visual.ring': ['sound', 'cracked', 'loose', 'missing-teeth', 'rusted', 'dirty', 'not-visible'],
+  'visual.sensor': ['sound', 'broken', 'corroded', 'rubbed', 'metal-on-tip', 'loose', 'lead-damaged'],
+  'visual.connector': ['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair'],
+  'visual.harness': ['sound', 'chafed', 'cut', 'corroded', 'earlier-repair'],
+  'bearing.play': ['none', 'slight', 'clear'],
+  'bearing.noise': ['none', 'growl'],
+  wiggle: ['steady', 'changes'],
+  swap: ['fault-stayed', 'fault-followed'],
+  live: [
+    'normal',
+    'no-signal',
+    'drops-out',
+    'once-per-turn',
+    'reads-high',
+    'reads-low',
+    'weak-at-low-speed',
+    'noisy',
+  ],
+  'clear-and-drive': ['stays-away', 'back-at-once', 'back-when-driven', 'back-on-bumps'],
+  'meter.resistance': ['open', 'short', 'unstable'],
+} as const;

@@ -14,7 +14,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import {
   CHECK_MEASURES,
   CHECK_ORDER,
-  CHECK_RESULTS,
+  pickableResults,
   checkWithMeasure,
   checkWithResult,
 } from './checkResults.ts';
@@ -57,10 +57,10 @@ function AddCheck({ first, corner, ends, axles, onAdd }: Omit<Props, 'open' | 'o
   const body = useRef<HTMLDivElement>(null);
   useEffect(() => {
     // Where only a number can be given, typing starts in its field.
-    const field = check && !CHECK_RESULTS[check] ? body.current?.querySelector('input') : null;
+    const field = check && pickableResults(check).length === 0 ? body.current?.querySelector('input') : null;
     (field ?? body.current)?.focus();
   }, [check]);
-  const results = check ? (CHECK_RESULTS[check] ?? []) : [];
+  const results = check ? pickableResults(check) : [];
   const measure = check ? CHECK_MEASURES[check] : undefined;
   const value = Number(reading.replace(',', '.'));
   const readingProblem =

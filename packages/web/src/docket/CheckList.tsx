@@ -1,5 +1,5 @@
 import { CHECK_IN_WORDS, type Check } from '@hardy/core/plain';
-import { CHECK_RESULTS, checkWithMeasure, checkWithResult } from './checkResults.ts';
+import { pickableResults, checkWithMeasure, checkWithResult } from './checkResults.ts';
 import { changed, wheelChoices, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';
 import { InlineSelect, InlineText } from './Inline.tsx';
@@ -39,7 +39,7 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
           change(`${name}: ${label}`, (d) => ({ ...d, checks: changed(d.checks, i, edit) }));
         const measured = numberOf(check);
         const picked = pickedOf(check);
-        const results = CHECK_RESULTS[check.check];
+        const results = pickableResults(check.check);
         return (
           <Fact
             key={`${check.check}-${i}`}
@@ -57,7 +57,7 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
                 onChange={(wheelEnd) => put('wheel', (c) => ({ ...c, wheelEnd }))}
               />
             )}{' '}
-            {picked !== null && results && (
+            {picked !== null && (
               <InlineSelect
                 label={`${name}: result`}
                 value={picked}

@@ -24,7 +24,7 @@ import { answerQuestion } from './answerQuestion.ts';
 import { CausesPanel } from './CausesPanel.tsx';
 import { CautionsPanel } from './CautionsPanel.tsx';
 import { ChassisPlan } from './ChassisPlan.tsx';
-import { CHECK_RESULTS, checkWithResult } from './checkResults.ts';
+import { pickableResults, checkWithResult } from './checkResults.ts';
 import { ClashDialog } from './ClashDialog.tsx';
 import { CloseDialog } from './CloseDialog.tsx';
 import { FactsPanel } from './FactsPanel.tsx';
@@ -82,9 +82,9 @@ export function DocketScreen() {
       const given = asked.answers[n - 1];
       if (given) answer(asked.about, given.value);
     } else if (nextCheck) {
-      const result = CHECK_RESULTS[nextCheck]?.[n - 1];
+      const result = pickableResults(nextCheck)[n - 1];
       if (result) found(nextCheck, result);
-      else if (!CHECK_RESULTS[nextCheck] && n === 1) setAdding({ first: nextCheck });
+      else if (pickableResults(nextCheck).length === 0 && n === 1) setAdding({ first: nextCheck });
     }
   };
   const choose = (offer: Offer) =>

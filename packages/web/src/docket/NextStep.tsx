@@ -1,7 +1,7 @@
 import { CHECK_IN_WORDS, type Advice, type CheckName } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import { money } from '../format.ts';
-import { CHECK_RESULTS } from './checkResults.ts';
+import { pickableResults } from './checkResults.ts';
 
 interface Props {
   advice: Advice;
@@ -29,7 +29,7 @@ export function NextStep({ advice, numbered, onResult, onMeasure }: Props) {
       </section>
     );
   }
-  const results = CHECK_RESULTS[check] ?? [];
+  const results = pickableResults(check);
   const means = new Map(plan.next.results.map(({ result, means: text }) => [result, text]));
   const chanceOf = (result: string) =>
     plan.step?.then.find((branch) => branch.when.split(', ').includes(result.replace(/-/g, ' ')));

@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { price } from '../format.ts';
-import { orderLines, orderTotal } from './orderLines.ts';
+import { orderLines } from './orderLines.ts';
+import { OrderTable } from './OrderTable.tsx';
 
 interface Props {
   id: string;
@@ -38,40 +39,7 @@ export function OrderPanel({ id, docket, advice, onPutBack, onClose }: Props) {
           </p>
         </div>
       </div>
-      <table className="order">
-        <thead>
-          <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Bin</th>
-            <th scope="col">Qty</th>
-            <th scope="col">Price</th>
-          </tr>
-        </thead>
-        <tbody>
-          {lines.map((line, i) => (
-            <tr key={`${line.partNumber}-${i}`}>
-              <td>
-                <span className="mono">{line.partNumber ?? 'to be identified'}</span>
-                <br />
-                {line.description}
-                <span className="soft"> {[line.brand, line.tier].filter(Boolean).join(', ')}</span>
-                {i > 0 && <span className="fact-said">{line.why}</span>}
-              </td>
-              <td className="mono">{line.bin ?? (line.stock === 0 ? 'order' : '\u2014')}</td>
-              <td>{line.quantity}</td>
-              <td className="nowrap">{price(line.unitPrice * line.quantity, advice.currency)}</td>
-            </tr>
-          ))}
-        </tbody>
-        <tfoot>
-          <tr>
-            <th scope="row" colSpan={3}>
-              Parts in all
-            </th>
-            <td className="nowrap">{price(orderTotal(lines), advice.currency)}</td>
-          </tr>
-        </tfoot>
-      </table>
+      <OrderTable lines={lines} currency={advice.currency} counter={true} />
       <div className="answers">
         <Button component={Link} to={`/docket/${id}/sheet`} variant="contained">
           Hand-over sheet <kbd>p</kbd>

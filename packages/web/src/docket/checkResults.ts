@@ -1,28 +1,8 @@
-import type { Check, CheckName } from '@hardy/core/plain';
+import { CHECK_RESULTS, type Check, type CheckName } from '@hardy/core/plain';
 
-/** Results one can pick with one key for a check; checks that need a number ask for it. */
-export const CHECK_RESULTS: Readonly<Partial<Record<CheckName, readonly string[]>>> = {
-  'visual.connector': ['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair'],
-  'visual.ring': ['sound', 'cracked', 'loose', 'missing-teeth', 'rusted', 'dirty', 'not-visible'],
-  'visual.sensor': ['sound', 'broken', 'corroded', 'rubbed', 'metal-on-tip', 'loose', 'lead-damaged'],
-  'visual.harness': ['sound', 'chafed', 'cut', 'corroded', 'earlier-repair'],
-  'bearing.play': ['none', 'slight', 'clear'],
-  'bearing.noise': ['none', 'growl'],
-  wiggle: ['steady', 'changes'],
-  swap: ['fault-stayed', 'fault-followed'],
-  live: [
-    'normal',
-    'no-signal',
-    'drops-out',
-    'once-per-turn',
-    'reads-high',
-    'reads-low',
-    'weak-at-low-speed',
-    'noisy',
-  ],
-  'clear-and-drive': ['stays-away', 'back-at-once', 'back-when-driven', 'back-on-bumps'],
-  'meter.resistance': ['open', 'short', 'unstable'],
-};
+/** Results one can pick with one key for a check; a check that is only measured has none. */
+export const pickableResults = (check: CheckName): readonly string[] =>
+  check in CHECK_RESULTS ? CHECK_RESULTS[check as keyof typeof CHECK_RESULTS] : [];
 
 export interface Measure {
   readonly label: string;

@@ -6,9 +6,9 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
-import { orderLines, orderTotal } from '../docket/orderLines.ts';
+import { orderLines } from '../docket/orderLines.ts';
+import { OrderTable } from '../docket/OrderTable.tsx';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
-import { price } from '../format.ts';
 import { useDocket } from '../state/useDocket.ts';
 import './sheet.css';
 
@@ -128,39 +128,7 @@ export function HandOverSheet() {
           {lines.length > 0 && (
             <section>
               <h2>Parts</h2>
-              <table className="order">
-                <thead>
-                  <tr>
-                    <th scope="col">Number</th>
-                    <th scope="col">What</th>
-                    <th scope="col">Qty</th>
-                    <th scope="col">Price</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {lines.map((line, i) => (
-                    <tr key={`${line.partNumber}-${i}`}>
-                      <td className="mono">{line.partNumber ?? 'to be identified'}</td>
-                      <td>
-                        {line.description}
-                        {line.brand ? `, ${line.brand}` : ''}
-                      </td>
-                      <td>{line.quantity}</td>
-                      <td className="nowrap">
-                        {price(line.unitPrice * line.quantity, ready.advice.currency)}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-                <tfoot>
-                  <tr>
-                    <th scope="row" colSpan={3}>
-                      In all
-                    </th>
-                    <td className="nowrap">{price(orderTotal(lines), ready.advice.currency)}</td>
-                  </tr>
-                </tfoot>
-              </table>
+              <OrderTable lines={lines} currency={ready.advice.currency} counter={false} />
             </section>
           )}
           <div className="paper-columns">
