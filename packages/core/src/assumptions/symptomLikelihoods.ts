@@ -99,7 +99,7 @@ export const SYMPTOM_LIKELIHOODS: JudgementTable = {
     'Chance that a customer names this wheel end: when it is the faulty one, and when it is not.',
     {
       faulty: 0.6,
-      sound: 0.06,
+      sound: 0.025,
     },
   ),
 };

@@ -72,6 +72,8 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const { codes: codeLines, consumed } = readCodeLines(text, (code) => known.has(code));
   const { speech, cut } = spokenPart(blank(text, consumed));
   const source = sourceText(speech);
+  // Before the vehicle: "awd light" is a lamp, not a driveline.
+  const { symptoms, chips: symptomChips } = readSymptoms(source, CHECK_PHRASES.all(source.tokens));
   const { vehicle, chips: vehicleChips, vehicleRow } = readVehicle(source, context);
 
   const positionContext: PositionContext = {
@@ -81,7 +83,6 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     trailer: (vehicle.driveline ?? vehicleRow?.driveline) === 'trailer',
   };
   const tyresFound = findTyreSizes(speech);
-  const { symptoms, chips: symptomChips } = readSymptoms(source, CHECK_PHRASES.all(source.tokens));
   // Lamps named for an axle ("rear abs light") are complaints, not corners: their words are out before positions are read.
   const forPositions = blank(
     speech,

@@ -129,6 +129,7 @@ export const readVehicle = (
     }
 
   for (const hit of DRIVE.all(tokens)) {
+    if (source.taken(hit.from)) continue;
     for (const [key, value] of Object.entries(hit.meaning))
       (vehicle as Record<string, unknown>)[key] ??= value;
     source.take(hit.from, hit.to);

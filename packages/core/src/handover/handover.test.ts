@@ -1,0 +1,87 @@
+import { describe, expect, test } from '@jest/globals';
+import { emptySlice } from '../vocabulary/catalogue.ts';
+import { CAUTION_IN_WORDS } from '../vocabulary/inWords.ts';
+import { PART_CLASSES } from '../vocabulary/wordLists.ts';
+import type { Check, Docket } from '../index.ts';
+import { mustStopDriving } from './cautionsFor.ts';
+import { GENERIC_WORK } from './genericWork.ts';
+import { handOverFor } from './handOver.ts';
+
+const docket = (checks: Check[], symptoms: Docket['symptoms'] = []): Docket => ({
+  format: 'hardy-spoke/docket',
+  version: 1,
+  checks,
+  symptoms,
+});
+
+describe('stop driving', () => {
+  test.each<[string, Docket, boolean]>([
+    ['clear play', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'clear' }]), true],
+    ['slight play alone', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'slight' }]), false],
+    ['growl alone', docket([{ check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' }]), false],
+    [
+      'growl with slight play',
+      docket([
+        { check: 'bearing.play', wheelEnd: 'A1L', result: 'slight' },
+        { check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' },
+      ]),
+      true,
+    ],
+    [
+      'growl here, play there',
+      docket([
+        { check: 'bearing.play', wheelEnd: 'A1R', result: 'slight' },
+        { check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' },
+      ]),
+      false,
+    ],
+    [
+      'the customer hears it, and there is play',
+      docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'slight' }], ['noise.wheel']),
+      true,
+    ],
+    ['no play', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'none' }], ['noise.wheel']), false],
+  ])('%s', (_, given, wanted) => {
+    expect(mustStopDriving(given)).toBe(wanted);
+  });
+});
+
+describe('the sheet', () => {
+  test('every part class has access, tools, steps and proof', () => {
+    for (const part of PART_CLASSES) {
+      const sheet = handOverFor(part, 'A1L', null, emptySlice(), ['lifting', 'licensed-work']);
+      for (const list of [sheet.access, sheet.tools, sheet.steps, sheet.proof])
+        expect(list.length).toBeGreaterThan(0);
+      expect(sheet.steps).toHaveLength(GENERIC_WORK[part].steps.length);
+      expect(sheet.cautions.map((c) => c.words)).toEqual([
+        CAUTION_IN_WORDS.lifting,
+        CAUTION_IN_WORDS['licensed-work'],
+      ]);
+    }
+  });
+
+  test('the catalogue\u2019s own note wins, single-use fasteners marked', () => {
+    const slice = {
+      ...emptySlice(),
+      jobs: [
+        {
+          vehicleId: 'v',
+          axle: 1,
+          partClass: 'hub-assembly' as const,
+          labourHours: 2,
+          access: 'wheel off; disc off',
+          tools: '32 mm socket',
+          torques: '!axle nut=230 Nm; wheel bolts=110 Nm',
+        },
+      ],
+    };
+    const sheet = handOverFor('hub-assembly', 'A1R', null, slice, []);
+    expect(sheet.access).toEqual(['wheel off', 'disc off']);
+    expect(sheet.tools[0]).toBe('32 mm socket');
+    expect(sheet.torques).toEqual([
+      { what: 'axle nut', figure: '230 Nm', singleUse: true },
+      { what: 'wheel bolts', figure: '110 Nm', singleUse: false },
+    ]);
+    expect(handOverFor('hub-assembly', 'A2R', null, slice, []).torques[0]?.figure).toContain('maker');
+  });
+});

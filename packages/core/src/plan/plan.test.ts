@@ -1,0 +1,133 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { advise, bareKnowledge, CHECK_NAMES, type Docket, type PlanNode } from '../index.ts';
+import { assumptionsWith } from '../assumptions/assumptions.ts';
+import { CHECK_RESULTS } from '../vocabulary/wordLists.ts';
+import { CHECK_GUIDES } from './checkGuide.ts';
+import { allInOf } from './priceOffer.ts';
+import type { Outlay } from '../offers/outlay.ts';
+
+const a = assumptionsWith();
+const knowledge = bareKnowledge('2026-11-25');
+const base: Docket = {
+  format: 'hardy-spoke/docket',
+  version: 1,
+  vehicle: {
+    name: 'van',
+    axles: 2,
+    wheelEnds: {
+      A1: { sensor: 'passive', mounting: 'separate', target: 'ring-on-hub', ringSoldAlone: true },
+    },
+  },
+  codes: [{ module: 'ABS', code: 'C0031-31', status: 'active' }],
+};
+
+const steps = (node: PlanNode | null): PlanNode[] =>
+  node ? [node, ...node.then.flatMap((branch) => steps(branch.next))] : [];
+
+describe('the plan', () => {
+  test('is a tree whose branches add up and which never repeats a check on its way', () => {
+    const walk = (node: PlanNode | null, done: readonly string[]): void => {
+      if (!node) return;
+      if (node.then.length > 0) {
+        const sum = node.then.reduce((total, branch) => total + branch.chance, 0);
+        expect(sum).toBeLessThanOrEqual(1 + 1e-9);
+        expect(sum).toBeGreaterThan(0.85);
+      }
+      if (node.do === 'check') expect(done).not.toContain(node.check);
+      for (const branch of node.then) walk(branch.next, node.check ? [...done, node.check] : done);
+    };
+    for (const code of ['C0031-31', 'C0031-13', 'C0031-2F', 'C0031-64', 'C0031-1F'])
+      walk(advise({ ...base, codes: [{ module: 'ABS', code, status: 'active' }] }, knowledge).plan.step, []);
+  });
+
+  test('a check that was made, or that the architecture rules out, is not proposed', () => {
+    const done = advise(
+      { ...base, checks: [{ check: 'meter.ac', wheelEnd: 'A1L', volts: 0.2, turnsPerSecond: 1 }] },
+      knowledge,
+    );
+    expect(steps(done.plan.step).map((step) => step.check)).not.toContain('meter.ac');
+    const active = advise(
+      {
+        ...base,
+        vehicle: {
+          wheelEnds: {
+            A1: { sensor: 'active', mounting: 'in-hub', target: 'encoder-in-bearing', ringSoldAlone: false },
+          },
+        },
+      },
+      knowledge,
+    );
+    for (const check of ['meter.ac', 'visual.ring', 'visual.sensor', 'swap'])
+      expect(steps(active.plan.step).map((step) => step.check)).not.toContain(check);
+  });
+
+  test('schools are costs: a trip for every check makes selling at once likelier', () => {
+    const worth = (school: 'test-first' | 'sell-likely') =>
+      advise({ ...base, options: { school } }, knowledge).plan;
+    expect(worth('sell-likely').worth).toBeLessThanOrEqual(worth('test-first').worth + 1e-9);
+    expect(worth('sell-likely').school).toBe('sell-likely');
+    const dear = advise(
+      { ...base, options: { assumptions: { 'school.test-first.check-trip': 500 } } },
+      knowledge,
+    );
+    expect(dear.verdict.action).not.toBe('check');
+  });
+
+  test('every check has a guide that speaks of its results', () => {
+    for (const check of CHECK_NAMES) {
+      const guide = CHECK_GUIDES[check];
+      expect(guide.how).toHaveLength(2);
+      const results: readonly string[] =
+        check in CHECK_RESULTS ? CHECK_RESULTS[check as keyof typeof CHECK_RESULTS] : [];
+      for (const result of results.filter((r) => r !== 'not-visible'))
+        expect(Object.keys(guide.means)).toContain(result);
+    }
+  });
+});
+
+describe('all-in cost', () => {
+  const outlay = (more: Partial<Outlay> = {}): Outlay => ({
+    part: 'sensor',
+    wheelEnd: 'A1L',
+    chosen: null,
+    alternatives: [],
+    price: 40,
+    companions: 3,
+    labourHours: 1,
+    labour: 78,
+    seizure: null,
+    seizureHours: 0,
+    seizureCost: 0,
+    waitDays: 0,
+    waiting: 0,
+    lines: [],
+    mean: 121,
+    ...more,
+  });
+
+  test('certain cure, no risk, no wait: parts plus labour', () => {
+    const { mean, p10, p90 } = allInOf(outlay(), 1, 85, 300, a);
+    expect(mean).toBeCloseTo(121, 9);
+    expect(p10).toBeLessThan(mean);
+    expect(p90).toBeGreaterThan(mean);
+  });
+
+  test('the mean is outlay plus the failure by its chance; dearer never looks cheaper', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 200, noNaN: true }),
+        (cures, continuation, more) => {
+          const plain = allInOf(outlay(), cures, 85, continuation, a);
+          expect(plain.mean).toBeCloseTo(121 + (1 - cures) * (85 + continuation), 6);
+          const dearer = allInOf(outlay({ price: 40 + more }), cures, 85, continuation, a);
+          expect(dearer.mean).toBeGreaterThanOrEqual(plain.mean - 1e-9);
+          expect(dearer.p50).toBeGreaterThanOrEqual(plain.p50 - 1e-9);
+        },
+      ),
+      { numRuns: 200, seed: 2 },
+    );
+  });
+});

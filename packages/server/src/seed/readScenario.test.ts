@@ -1,0 +1,82 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ROOT } from '../tests/openScenario.ts';
+import { readScenario } from './readScenario.ts';
+
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'hardy-scenario-'));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** The demo scenario with one file changed. */
+const changed = (file: string, edit: (text: string) => string): string => {
+  const copy = mkdtempSync(join(folder, 'copy-'));
+  cpSync(join(ROOT, 'demo'), copy, { recursive: true });
+  writeFileSync(join(copy, file), edit(readFileSync(join(copy, file), 'utf8')));
+  return copy;
+};
+
+describe('the demo scenario', () => {
+  test('has the variety a counter needs', async () => {
+    const scenario = await readScenario(join(ROOT, 'demo'));
+    const fitted = scenario.parts.filter((part) => part.partClass !== 'companion');
+    expect(scenario.vehicles.length).toBeGreaterThanOrEqual(12);
+    expect(new Set(scenario.vehicles.map((v) => v.make)).size).toBe(6);
+    expect(fitted.length).toBeGreaterThanOrEqual(120);
+    expect(new Set(fitted.map((part) => part.tier))).toEqual(new Set(['dealer', 'good', 'budget']));
+    expect(scenario.dictionary.length).toBeGreaterThanOrEqual(80);
+    expect(scenario.dockets).toHaveLength(12);
+    const ends = scenario.vehicles.flatMap((v) => Object.values(v.wheelEnds));
+    for (const [key, values] of Object.entries({
+      sensor: ['passive', 'active'],
+      mounting: ['separate', 'in-hub', 'centre'],
+      target: ['ring-on-shaft', 'ring-on-hub', 'encoder-in-bearing', 'ring-in-differential'],
+    }))
+      expect(new Set(ends.map((end) => end[key as 'sensor']))).toEqual(new Set(values));
+  });
+
+  test('refers to nothing that is not there', async () => {
+    const { vehicles, parts, applications, jobs, fleet, companions } = await readScenario(join(ROOT, 'demo'));
+    const ids = new Set(vehicles.map((v) => v.id));
+    const numbers = new Set(parts.map((p) => p.number));
+    expect(numbers.size).toBe(parts.length);
+    for (const row of [...applications, ...jobs, ...fleet]) expect(ids).toContain(row.vehicleId);
+    for (const row of applications) expect(numbers).toContain(row.partNumber);
+    for (const rule of companions) expect(numbers).toContain(rule.companionNumber);
+  });
+});
+
+describe('a scenario with a mistake names its file, line and column', () => {
+  test.each([
+    [
+      'parts.csv',
+      (text: string) => text.replace('sensor,dealer', 'sensor,deluxe'),
+      /^parts\.csv line 2\.tier: "deluxe" is not known here/,
+    ],
+    [
+      'parts.csv',
+      (text: string) => text.replace(/,\d+\.\d\d,/, ',about forty,'),
+      /^parts\.csv line 2\.priceCents/,
+    ],
+    [
+      'vehicles.csv',
+      (text: string) => text.replace(',2013-01,', ',2013-31,'),
+      /^vehicles\.csv line 2\.builtFrom: "2013-31" is not a date/,
+    ],
+    [
+      'applications.csv',
+      (text: string) => text.replace(',A1L,', ',left,'),
+      /^applications\.csv line 2\.wheelEnds\[0\]: "left" is not a wheel end/,
+    ],
+    [
+      'shop.json',
+      (text: string) => text.replace('EUR', 'euro'),
+      /^shop\.json\.currency: "euro" is not a currency/,
+    ],
+  ])('%s', async (file, edit, wanted) => {
+    await expect(readScenario(changed(file, edit))).rejects.toThrow(wanted);
+  });
+});

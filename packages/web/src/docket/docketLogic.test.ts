@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals';
+import { advise, bareKnowledge, CHECK_NAMES, parseDocket, type Docket } from '@hardy/core';
+import { age, hours, inHundred, money, price } from '../format.ts';
+import { answerQuestion } from './answerQuestion.ts';
+import {
+  CHECK_MEASURES,
+  CHECK_ORDER,
+  checkWithMeasure,
+  checkWithResult,
+  pickableResults,
+} from './checkResults.ts';
+import { changed, wheelChoices, without } from './factEdits.ts';
+import { orderLines, orderTotal } from './orderLines.ts';
+
+const base: Docket = { format: 'hardy-spoke/docket', version: 1, codes: [{ code: 'C0031-13' }] };
+const knowledge = bareKnowledge('2026-11-25');
+
+describe('answering a question', () => {
+  test('fills only the gap', () => {
+    const docket: Docket = {
+      ...base,
+      vehicle: { name: 'van', wheelEnds: { A1: { sensor: 'active' } } },
+      positions: [{ text: 'rear', wheelEnds: [], needs: 'side' }],
+    };
+    expect(answerQuestion(docket, 'wheelEnd', 'A1R', null)).toEqual({ ...docket, wheelEnd: 'A1R' });
+    expect(answerQuestion(docket, 'steeringSide', 'left', null).vehicle).toEqual({
+      ...docket.vehicle,
+      steeringSide: 'left',
+    });
+    expect(answerQuestion(docket, 'mounting', 'in-hub', 'A1L').vehicle?.wheelEnds?.A1).toEqual({
+      sensor: 'active',
+      mounting: 'in-hub',
+    });
+    expect(answerQuestion(docket, 'ringSoldAlone', 'false', 'A2L').vehicle?.wheelEnds?.A2).toEqual({
+      ringSoldAlone: false,
+    });
+    expect(answerQuestion(docket, 'vehicle', 'x', null)).toBe(docket);
+  });
+
+  test('a side given later places the phrase that lacked it', () => {
+    const docket: Docket = {
+      ...base,
+      codes: [],
+      positions: [{ text: 'rear', wheelEnds: [], needs: 'side' }],
+    };
+    expect(advise(docket, knowledge).questions[0]?.about).toBe('side');
+    expect(advise(answerQuestion(docket, 'side', 'left', null), knowledge).wheelEnd).toBe('A2L');
+  });
+});
+
+describe('checks at the counter', () => {
+  test('every check but the tyres can be entered, and what is entered is a valid docket', () => {
+    expect([...CHECK_ORDER, 'tyres'].sort()).toEqual([...CHECK_NAMES].sort());
+    for (const check of CHECK_ORDER) {
+      const entries = [
+        ...pickableResults(check).map((result) => checkWithResult(check, result, 'A1L')),
+        ...(CHECK_MEASURES[check] ? [checkWithMeasure(check, 11.5, 'A1L')] : []),
+      ];
+      expect(entries.length).toBeGreaterThan(0);
+      expect(() => parseDocket({ ...base, checks: entries })).not.toThrow();
+    }
+  });
+
+  test('lists are changed without touching the rest', () => {
+    const list = ['a', 'b', 'c'];
+    expect(without(list, 1)).toEqual(['a', 'c']);
+    expect(changed(list, 1, (entry) => entry.toUpperCase())).toEqual(['a', 'B', 'c']);
+    expect(without(null, 0)).toEqual([]);
+    expect(wheelChoices(advise(base, knowledge))[0]).toEqual({ value: 'A1L', label: 'front left' });
+  });
+});
+
+describe('the order', () => {
+  test('shows the offer\u2019s lines while it is made, and the part as taken when it is not', () => {
+    const advice = advise(base, knowledge);
+    const chosen = {
+      part: 'sensor' as const,
+      wheelEnd: 'A1L',
+      partNumber: 'WS1',
+      price: 40.1,
+      allInMean: 200,
+      cures: 0.5,
+    };
+    expect(orderLines(base, advice)).toEqual([]);
+    expect(orderLines({ ...base, chosen }, advice)).toEqual(
+      advice.offers.find((offer) => offer.part === 'sensor')?.lines,
+    );
+    expect(orderLines({ ...base, chosen: { ...chosen, wheelEnd: 'A2R' } }, advice)[0]).toMatchObject({
+      partNumber: 'WS1',
+      unitPrice: 40.1,
+    });
+  });
+
+  test('adds up in cents', () => {
+    const line = (unitPrice: number, quantity: number) => ({
+      partNumber: null,
+      description: '',
+      brand: null,
+      tier: null,
+      quantity,
+      unitPrice,
+      stock: null,
+      bin: null,
+      why: '',
+    });
+    expect(orderTotal([line(0.1, 3), line(0.2, 1)])).toBe(0.5);
+    expect(orderTotal([line(19.99, 3)])).toBe(59.97);
+  });
+});
+
+test('figures carry their units', () => {
+  expect(money(271.4, 'EUR')).toBe('\u20AC271');
+  expect(price(42.1, 'EUR')).toBe('\u20AC42.10');
+  expect(inHundred(0.664)).toBe('66 in 100');
+  expect(hours(0.7)).toBe('0.7 h');
+  expect(age(new Date(Date.now() - 3 * 3600_000).toISOString())).toBe('3 hours');
+});
