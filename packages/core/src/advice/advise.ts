@@ -16,7 +16,7 @@ import { handOverFor } from '../handover/handOver.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { outlayOf } from '../offers/outlay.ts';
 import { buildPlan, type BuiltPlan } from '../plan/buildPlan.ts';
-import type { PositionContext } from '../positions/readPositions.ts';
+import type { PositionContext } from '../positions/placePhrase.ts';
 import type { Advice, Offer, RankedCause } from '../vocabulary/advice.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';

@@ -1,5 +1,7 @@
 import type { UnderstoodCode } from '../codes/readCodes.ts';
-import { findConflicts, readPositions, type PositionContext } from '../positions/readPositions.ts';
+import type { PositionContext } from '../positions/placePhrase.ts';
+import { findConflicts } from '../positions/findConflicts.ts';
+import { readPositions } from '../positions/readPositions.ts';
 import type { ReadPosition } from '../vocabulary/intakeReading.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';

@@ -3,7 +3,7 @@ import type { DictionaryEntry } from '../vocabulary/catalogue.ts';
 import type { DocketCode } from '../vocabulary/docket.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { axleOf, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
-import type { PositionContext } from '../positions/readPositions.ts';
+import type { PositionContext } from '../positions/placePhrase.ts';
 import { readPositions } from '../positions/readPositions.ts';
 import { FAILURE_MODES, FAILURE_TYPES, type CodeMeaning } from './codeMeaning.ts';
 import {

@@ -1,5 +1,6 @@
 import { BadInput } from '../vocabulary/badInput.ts';
-import { readPositions, type LocatedPosition, type PositionContext } from '../positions/readPositions.ts';
+import type { PositionContext } from '../positions/placePhrase.ts';
+import { readPositions, type LocatedPosition } from '../positions/readPositions.ts';
 import { tokenise } from '../text/tokens.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';

@@ -3,7 +3,7 @@ import { assumptionsWith } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import { emptySlice, type CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import type { CAUSES} from '../vocabulary/wordLists.ts';
+import type { CAUSES } from '../vocabulary/wordLists.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
 import { cureChance, partsAt } from './fixes.ts';
 import { outlayOf } from './outlay.ts';

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { readPositions, type PositionContext } from './readPositions.ts';
+import type { PositionContext } from './placePhrase.ts';
+import { readPositions } from './readPositions.ts';
 
 const left: PositionContext = { steeringSide: 'left', trafficSide: 'right', axles: 2, trailer: false };
 const right: PositionContext = { steeringSide: 'right', trafficSide: 'left', axles: 2, trailer: false };

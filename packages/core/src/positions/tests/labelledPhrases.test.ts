@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { LABELLED_PHRASES, PHRASE_CONTEXTS } from './labelledPhrases.ts';
-import { readPositions, type PositionContext } from '../readPositions.ts';
+import type { PositionContext } from '../placePhrase.ts';
+import { readPositions } from '../readPositions.ts';
 
 /** A reading in the short form the labels are written in. */
 const short = (words: string, context: PositionContext): string => {

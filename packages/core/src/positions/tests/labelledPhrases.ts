@@ -1,4 +1,4 @@
-import type { PositionContext } from '../readPositions.ts';
+import type { PositionContext } from '../placePhrase.ts';
 
 /** What is known of the vehicle, by a letter: steering left or right, nothing known, three axles, a trailer. */
 export const PHRASE_CONTEXTS: Readonly<Record<string, PositionContext>> = {
