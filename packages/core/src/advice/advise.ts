@@ -11,7 +11,7 @@ import { evidenceWithout, explainFacts, uses, type Removable } from '../diagnosi
 import { endTables } from '../diagnosis/endTable.ts';
 import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
 import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
-import { cautionsFor } from '../handover/cautionsFor.ts';
+import { cautionsFor, looseWheelEnd } from '../handover/cautionsFor.ts';
 import { handOverFor } from '../handover/handOver.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { outlayOf } from '../offers/outlay.ts';
@@ -216,10 +216,13 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const first = byOdds[0];
   const wheelEnd: WheelEnd | null =
     first && first.odd > BETTER_THAN_EVEN && corner.conflicts.length === 0 ? first.wheelEnd : null;
-  const offeredEnds =
-    wheelEnd === null
-      ? []
-      : byOdds.filter((end) => end.wheelEnd === wheelEnd || end.odd >= a.get('offer.corner-at-least'));
+  // A loose wheel is offered its hub even while the odds of the lamp's cause are open.
+  const loose = looseWheelEnd(filled);
+  const offeredEnds = byOdds.filter(
+    (end) =>
+      end.wheelEnd === loose ||
+      (wheelEnd !== null && (end.wheelEnd === wheelEnd || end.odd >= a.get('offer.corner-at-least'))),
+  );
   const groupOf = (end: WheelEnd): ArchitectureGroup =>
     groups.find((group) => group.ends.includes(end)) as ArchitectureGroup;
   const plans = offeredEnds.map((end) => {
@@ -233,7 +236,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const offers = plans
     .flatMap(({ end, group, plan }) => offersAt(end, group, plan, axles))
     .sort((x, y) => x.allIn.mean - y.allIn.mean);
-  const main = plans.find(({ end }) => end.wheelEnd === wheelEnd) ?? null;
+  const main = plans.find(({ end }) => end.wheelEnd === (wheelEnd ?? loose)) ?? null;
 
   const echoesOnly =
     codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');

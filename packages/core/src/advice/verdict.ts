@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
-import { mustStopDriving } from '../handover/cautionsFor.ts';
+import { looseWheelEnd, mustStopDriving } from '../handover/cautionsFor.ts';
 import { WORK_IN_WORDS } from '../offers/fixes.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
 import { guideFor } from '../plan/planTree.ts';
@@ -75,9 +75,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
 
   if (mustStopDriving(docket)) {
     const offered = plan?.priced.find(({ outlay }) => outlay.part === 'hub-assembly');
-    const loose =
-      docket.checks?.find((check) => check.check === 'bearing.play' && check.result !== 'none')?.wheelEnd ??
-      wheelEnd;
+    const loose = looseWheelEnd(docket) ?? wheelEnd;
     if (loose) {
       const where = wheelEndInWords(loose, axles);
       return {

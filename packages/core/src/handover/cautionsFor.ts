@@ -2,6 +2,7 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { Offer, Verdict } from '../vocabulary/advice.ts';
 import type { Docket } from '../vocabulary/docket.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Caution, PartClass } from '../vocabulary/words.ts';
 
 const ON_THE_WHEEL = new Set([
@@ -34,6 +35,13 @@ export const mustStopDriving = (docket: Docket): boolean => {
       (docket.symptoms ?? []).includes('noise.wheel'),
   );
 };
+
+/** The wheel end that must not be driven on, where it is named; null when nothing stops the vehicle. */
+export const looseWheelEnd = (docket: Docket): WheelEnd | null =>
+  mustStopDriving(docket)
+    ? ((docket.checks ?? []).find((check) => check.check === 'bearing.play' && check.result !== 'none')
+        ?.wheelEnd ?? null)
+    : null;
 
 /** Every caution this docket calls for, the gravest first. */
 export const cautionsFor = (
