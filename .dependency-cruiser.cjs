@@ -12,7 +12,6 @@ const ROOMS = [
   'offers',
   'plan',
   'handover',
-  'outcomes',
   'advice',
 ];
 

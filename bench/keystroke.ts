@@ -4,19 +4,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { CHROMIUM_ARGS } from '../e2e/chromiumArgs.ts';
 import type { Timing } from './measure.ts';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const LINE = 'merrowby 2018 minibus, abs light, C0A31-13 front left, new sensor 3 weeks ago';
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 
 /**
  * From a key pressed in the counter line to the answer drawn, measured inside the browser: each key's input event to
@@ -32,7 +24,7 @@ export const keystrokes = async (): Promise<Timing> => {
   });
   const browser = await chromium.launch({
     executablePath: process.env.HARDY_CHROMIUM ?? '/usr/bin/chromium',
-    args: ARGS,
+    args: CHROMIUM_ARGS,
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

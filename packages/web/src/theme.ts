@@ -1,7 +1,7 @@
 import { createTheme } from '@mui/material/styles';
 
 /** Paper, ink and one signal colour. Everything on screen is made of these. */
-export const INK = {
+const INK = {
   bench: '#22272b',
   benchRaised: '#2e3439',
   benchText: '#d9d4c7',
@@ -15,7 +15,6 @@ export const INK = {
 } as const;
 
 const SANS = '"Barlow", "Helvetica Neue", Arial, sans-serif';
-export const MONO = '"JetBrains Mono", Menlo, monospace';
 
 export const theme = createTheme({
   palette: {

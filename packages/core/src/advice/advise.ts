@@ -23,7 +23,7 @@ import type { Cause, PartClass } from '../vocabulary/words.ts';
 import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { cornerFacts, type CornerFacts } from './corner.ts';
+import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
 import { fillVehicle } from './fillVehicle.ts';
 import { assumptionsFor, type Knowledge } from './knowledge.ts';
 import { questionsFor } from './questions.ts';
@@ -31,7 +31,6 @@ import { decide } from './verdict.ts';
 
 /** Axles when nothing says: road cars and vans have two. */
 const USUAL_AXLES = 2;
-const BETTER_THAN_EVEN = 0.5;
 /** Causes rarer than this are left out of the list. */
 const WORTH_LISTING = 0.0005;
 /** Causes rarer than this are not named when a fact's effect is told. */
@@ -320,6 +319,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       echoesOnly,
       tyreChance,
       codes.find((code) => code.readings.length > 0) ?? null,
+      a.get('question.open-from'),
     ),
     facts,
     conflicts: corner.conflicts,

@@ -7,6 +7,9 @@ import type { Docket } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
+/** A corner, or a shared cause, is named from these odds on: the contract's words, not a setting. */
+export const BETTER_THAN_EVEN = 0.5;
+
 /** The corner as the facts name it, and where they disagree. */
 export interface CornerFacts {
   readonly named: WheelEnd | null;

@@ -77,15 +77,17 @@ const ARCHITECTURE_QUESTIONS: ReadonlyArray<{
   },
 ];
 
-/** Chance below which a way of building is not worth a question. */
-const OPEN_FROM = 0.1;
-
 /** Which parts could take the leading cause away, for each value of an unknown field: asked where they differ. */
-const partsDifferBy = (field: keyof Architecture, group: ArchitectureGroup, end: EndPosterior): boolean => {
+const partsDifferBy = (
+  field: keyof Architecture,
+  group: ArchitectureGroup,
+  end: EndPosterior,
+  openFrom: number,
+): boolean => {
   const byValue = new Map<string, Set<string>>();
   for (const { architecture } of group.options) {
     const weight = end.beliefs.reduce((sum, b) => (b.architecture === architecture ? sum + b.p : sum), 0);
-    if (weight < OPEN_FROM / group.options.length) continue;
+    if (weight < openFrom / group.options.length) continue;
     const value = String(architecture[field]);
     const parts = byValue.get(value) ?? new Set<string>();
     for (const part of partsAt(end.wheelEnd, architecture)) parts.add(part);
@@ -107,6 +109,7 @@ export const questionsFor = (
   echoesOnly: boolean,
   tyreChance: number,
   twoReadings: UnderstoodCode | null,
+  openFrom: number,
 ): Question[] => {
   const out: Question[] = [];
   for (const position of facts.positions)
@@ -161,10 +164,10 @@ export const questionsFor = (
   if (end && group)
     for (const { about, ask, answers } of ARCHITECTURE_QUESTIONS) {
       const known = group.known[about];
-      if (known == null && group.options.length > 1 && partsDifferBy(about, group, end))
+      if (known == null && group.options.length > 1 && partsDifferBy(about, group, end, openFrom))
         out.push({ about, ask, answers, because: 'the parts that exist for this corner depend on it' });
     }
-  if (tyreChance >= OPEN_FROM && Object.keys(vehicle.tyres ?? {}).length < 2)
+  if (tyreChance >= openFrom && Object.keys(vehicle.tyres ?? {}).length < 2)
     out.push({
       about: 'tyres',
       ask: 'Which tyre size is on each wheel?',

@@ -1,3 +1,4 @@
+import { BETTER_THAN_EVEN } from './corner.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { looseWheelEnd, mustStopDriving } from '../handover/cautionsFor.ts';
@@ -30,7 +31,6 @@ interface Situation {
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const BETTER_THAN_EVEN = 0.5;
 
 const wordedCauses = (causes: readonly RankedCause[], axles: number): string =>
   causes

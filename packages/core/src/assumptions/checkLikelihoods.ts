@@ -500,6 +500,12 @@ export const CHECK_LIKELIHOODS: JudgementTable = {
     [0.01, 1],
     'At least about 0.1 V AC at one turn a second by hand. Rule of thumb.',
   ),
+  'ac.slowest-turn': judgement(
+    0.2,
+    'turns/s',
+    [0.05, 1],
+    'Turned slower than this by hand, the reading is not brought up any further.',
+  ),
   'ac.none': judgement(0.02, 'V', [0, 0.1], 'Below this there is no signal.'),
   'battery.resting': judgement(12.2, 'V', [11, 13], 'Resting below this a battery is weak (12 V system).'),
   'battery.cranking': judgement(9.6, 'V', [7, 11], 'Cranking below this a battery is weak (12 V system).'),

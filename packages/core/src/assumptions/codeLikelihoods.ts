@@ -199,12 +199,6 @@ export const CODE_LIKELIHOODS: JudgementTable = {
     [0, 1],
     'An active code rarely belongs to a past event.',
   ),
-  'code.several-corners': judgement(
-    3,
-    'times',
-    [1, 50],
-    'Wheel-speed codes at every corner at once point to what they share: supply or controller.',
-  ),
   'correlation.repeat': judgement(
     0.5,
     'power',

@@ -65,7 +65,6 @@ export const COSTS: JudgementTable = {
     [0, 5000],
     'A fix that did not cure: second visit, second strip-down, goodwill.',
   ),
-  'return.cost': judgement(12, 'money', [0, 1000], 'Handling a returned part.'),
   'refer.cost': judgement(
     520,
     'money',
@@ -97,6 +96,12 @@ export const COSTS: JudgementTable = {
   }),
   'seizure.per-decade': judgement(2, 'times', [1, 10], 'Ten more years in the bore.'),
   'seizure.centre': judgement(0.3, 'times', [0, 1], 'A sender in an oily axle housing rusts far less.'),
+  'seizure.settling-years': judgement(
+    2,
+    'years',
+    [0.1, 20],
+    'A sensor in its bore for less than this has not had time to seize fully; the chance grows with its share.',
+  ),
   'seizure.most': judgement(0.8, 'probability', [0.1, 1], 'Some come out even of the worst.'),
   ...row('seizure.hours', 'h', [0, 20], 'Extra time when it snaps.', {
     picked: 0.7,
@@ -178,6 +183,18 @@ export const COSTS: JudgementTable = {
     'probability',
     [0, 0.05],
     'States rarer than this are left out of the plan, not of the answer.',
+  ),
+  'plan.settled': judgement(
+    0.8,
+    'probability',
+    [0.5, 1],
+    'From these odds on a way of building is taken as given when a check is chosen.',
+  ),
+  'question.open-from': judgement(
+    0.1,
+    'probability',
+    [0, 0.5],
+    'A way of building, or a tyre, less likely than this is not worth a question.',
   ),
   'offer.exists-at-least': judgement(
     0.1,

@@ -20,6 +20,12 @@ export const PRIORS: JudgementTable = {
       supply: 0.008,
     },
   ),
+  'prior.most': judgement(
+    0.3,
+    'probability',
+    [0.05, 0.9],
+    'However old and salty, a link is sound more often than not before anything is found.',
+  ),
   'prior.pair': judgement(
     2,
     'times',
@@ -70,13 +76,11 @@ export const PRIORS: JudgementTable = {
     'Odds of each kind of sensing where the vehicle is not known. Counter judgement.',
     {
       passive: 0.3,
-      'active.separate': 0.75,
       'active.in-hub': 0.25,
       'active.encoder': 0.8,
       'passive.ring-on-shaft': 0.45,
       'passive.ring-on-hub': 0.55,
       'passive.in-hub': 0.1,
-      centre: 0.04,
       'ring-sold-alone': 0.5,
     },
   ),

@@ -54,7 +54,7 @@ export const readCheck = (check: Check, sensor: SensorType, a: Assumptions): Che
       };
     case 'meter.ac': {
       if (sensor === 'active') return null;
-      const atOneTurn = check.volts / Math.max(check.turnsPerSecond ?? 1, 0.2);
+      const atOneTurn = check.volts / Math.max(check.turnsPerSecond ?? 1, a.get('ac.slowest-turn'));
       return {
         table: 'meter.ac',
         result: atOneTurn >= a.get('ac.good') ? 'good' : atOneTurn < a.get('ac.none') ? 'none' : 'weak',

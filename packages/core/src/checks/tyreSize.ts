@@ -10,8 +10,6 @@ const MM_PER_INCH = 25.4;
 const FULL_PROFILE = 0.95;
 /** Old metric sizes without a profile, such as 185R14, are of the 80 series. */
 const METRIC_DEFAULT_PROFILE = 0.8;
-/** Rolling circumference is about 0.96-0.97 of that of the free tyre. Rule of thumb. */
-export const ROLLING_SHARE = 0.965;
 
 const metric = /^(?:LT|P|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
 const metricNoProfile = /^(\d{3})\s*(?:Z?R)\s*(\d{2})\b/i;
@@ -55,9 +53,6 @@ export const parseTyreSize = (text: string): Tyre | null => {
   }
   return null;
 };
-
-/** Rolling circumference in metres. */
-export const rollingCircumference = (tyre: Tyre): number => (ROLLING_SHARE * Math.PI * tyre.diameter) / 1000;
 
 /**
  * Percentage by which a wheel with `tyre` reads low (negative) or high against one with `other`:

@@ -30,7 +30,7 @@ export const causePrior = (
       : 1;
   const shaft = architecture.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${cause}`, 1) : 1;
   return Math.min(
-    0.3,
+    a.get('prior.most'),
     a.get(`prior.${cause}`) * a.find(`age.per-decade.${cause}`, 1) ** decades * salt * shaft,
   );
 };

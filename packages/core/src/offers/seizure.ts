@@ -38,7 +38,10 @@ export const seizureChance = (
   const base =
     a.get(`seizure.${vehicle.knuckle ?? 'unknown'}`) *
     a.get(`seizure.salt.${vehicle.saltExposure ?? 'unknown'}`);
-  const aged = base * a.get('seizure.per-decade') ** ((years - typical) / 10) * Math.min(1, years / 2);
+  const aged =
+    base *
+    a.get('seizure.per-decade') ** ((years - typical) / 10) *
+    Math.min(1, years / a.get('seizure.settling-years'));
   return Math.min(a.get('seizure.most'), aged * (isCentre(wheelEnd) ? a.get('seizure.centre') : 1));
 };
 

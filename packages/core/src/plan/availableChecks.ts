@@ -1,3 +1,4 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
 import type { Belief } from '../diagnosis/posterior.ts';
 import type { CheckName } from '../vocabulary/check.ts';
@@ -17,9 +18,6 @@ const share = (beliefs: readonly Belief[], test: (a: Architecture) => boolean): 
   return total > 0 ? beliefs.reduce((sum, b) => (test(b.architecture) ? sum + b.p : sum), 0) / total : 0;
 };
 
-/** From this share of the odds on, a way of building is taken as given when choosing a check. A matter of wording. */
-const SETTLED = 0.8;
-
 /**
  * Checks worth considering at a wheel end: not those its architecture rules out, nor those done already.
  */
@@ -27,13 +25,14 @@ export const availableChecks = (
   docket: Docket,
   wheelEnd: WheelEnd,
   beliefs: readonly Belief[],
+  a: Assumptions,
 ): AvailableCheck[] => {
   const done = new Set(
     (docket.checks ?? [])
       .filter((check) => (check.wheelEnd ?? wheelEnd) === wheelEnd)
       .map((check) => check.check),
   );
-  const settled = (test: (a: Architecture) => boolean) => share(beliefs, test) >= SETTLED;
+  const settled = (test: (a: Architecture) => boolean) => share(beliefs, test) >= a.get('plan.settled');
   const sensor: SensorType | null = settled((a) => a.sensor === 'passive')
     ? 'passive'
     : settled((a) => a.sensor === 'active')

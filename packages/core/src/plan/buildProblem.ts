@@ -143,7 +143,7 @@ export const buildProblem = (
       }));
     });
   }
-  const checks = availableChecks(docket, end.wheelEnd, end.beliefs);
+  const checks = availableChecks(docket, end.wheelEnd, end.beliefs, a);
   return {
     fixes,
     checks,

@@ -113,7 +113,7 @@ export const findFrames = (tokens: readonly Token[]): Frame[] => {
         /^(?:behind the wheel|(?:sitting|seated|sat|sit|sits)(?: (?:in|at|inside|behind|facing|as)\b.*)?|driving)$/.exec(
           inside,
         );
-      if (seat && (word !== 'driving' || false)) {
+      if (seat && word !== 'driving') {
         let from = i;
         while (from > 0 && /^(as|when|if|you|im|youre)$/.test(tokens[from - 1]?.norm ?? '')) from--;
         frames.push({ from, to, mirrored: false });

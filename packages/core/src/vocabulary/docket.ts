@@ -155,6 +155,3 @@ export const Docket = z.object({
   outcome: Outcome.nullish(),
 });
 export type Docket = z.infer<typeof Docket>;
-
-/** An empty docket: nothing is known yet. */
-export const emptyDocket = (): Docket => ({ format: 'hardy-spoke/docket', version: 1 });
