@@ -2,10 +2,12 @@
 const ROOMS = [
   'vocabulary',
   'text',
+  'chance',
   'assumptions',
   'positions',
   'codes',
   'checks',
+  'signal',
   'diagnosis',
   'fitment',
   'intake',
@@ -39,7 +41,10 @@ module.exports = {
       comment: 'The few packages the core may use.',
       severity: 'error',
       from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/tests/)' },
-      to: { path: 'node_modules', pathNot: 'node_modules/(zod|fuse\\.js|papaparse|@types/papaparse)/' },
+      to: {
+        path: 'node_modules',
+        pathNot: 'node_modules/(zod|pure-rand|dinero\\.js|fuse\\.js|papaparse|@types/papaparse)/',
+      },
     },
     {
       name: 'core-knows-no-other-package',
@@ -86,7 +91,7 @@ module.exports = {
       from: {
         orphan: true,
         path: '^packages/[^/]+/src/',
-        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|\\.css)$',
+        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|(signal|checks)Room\\.ts|\\.css)$',
       },
       to: {},
     },

@@ -4,6 +4,7 @@ import { firstLoadBytes } from './firstLoad.ts';
 import { fullDocket } from './fullDocket.ts';
 import { measure, reference, type Timing } from './measure.ts';
 import { scanReport } from './scanReport.ts';
+import { traceTimes } from './traceLog.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -36,6 +37,10 @@ say(
   'intake, scan report of 1 MB',
   measure(() => readIntake(report, context), 7, 1),
   'target under 300 ms',
+);
+const trace = traceTimes();
+process.stdout.write(
+  `wheel-speed log, 1 million samples, 4 wheels (${trace.megabytes.toFixed(0)} MB): parsing ${trace.parse.toFixed(0)} ms, reading into a log ${trace.read.toFixed(0)} ms, study ${trace.study.toFixed(0)} ms = ${(trace.study / trace.parse).toFixed(2)} x parsing (target below 1); peak memory of this run ${trace.peakMegabytes.toFixed(0)} MB\n`,
 );
 const bytes = firstLoadBytes();
 process.stdout.write(

@@ -1,4 +1,4 @@
-import { Advice, Docket, IntakeReading } from '@hardy/core';
+import { Advice, Docket, IntakeReading, TraceReading } from '@hardy/core';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -6,7 +6,7 @@ import { z } from 'zod';
 
 /** Writes the published JSON Schema files from the schemas in the core, or with --check says whether they are current. */
 const folder = join(fileURLToPath(new URL('..', import.meta.url)), 'docs', 'schema');
-const schemas = { docket: Docket, advice: Advice, intake: IntakeReading } as const;
+const schemas = { docket: Docket, advice: Advice, intake: IntakeReading, trace: TraceReading } as const;
 
 const stale: string[] = [];
 mkdirSync(folder, { recursive: true });

@@ -6,17 +6,21 @@ import {
   parse,
   parseDocket,
   readIntake,
+  readTraceText,
   Side,
   type Advice,
   type IntakeReading,
+  type TraceReading,
 } from '@hardy/core';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { readSource } from './readSource.ts';
 
 const USAGE =
-  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N]';
+  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES]';
 
+const Circumference = z.coerce.number().min(0.5).max(6);
+const Track = z.coerce.number().min(0.5).max(4);
 const Axles = z.coerce.number().int().min(1).max(9);
 
 const day = (now: Date): string => now.toISOString().slice(0, 10);
@@ -35,7 +39,13 @@ const options = (args: readonly string[]) => {
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { steering: { type: 'string' }, traffic: { type: 'string' }, axles: { type: 'string' } },
+      options: {
+        steering: { type: 'string' },
+        traffic: { type: 'string' },
+        axles: { type: 'string' },
+        circumference: { type: 'string' },
+        track: { type: 'string' },
+      },
     });
   } catch (error) {
     throw new BadInput('', `${(error as Error).message}; ${USAGE}`);
@@ -46,14 +56,26 @@ const options = (args: readonly string[]) => {
  * Runs one command and returns what it prints.
  * @throws BadInput for anything the user can mend.
  */
-export const run = async (args: readonly string[], now: Date): Promise<Advice | IntakeReading> => {
+export const run = async (
+  args: readonly string[],
+  now: Date,
+): Promise<Advice | IntakeReading | TraceReading> => {
   const [command, ...rest] = args;
   const { values, positionals } = options(rest);
   const [file, extra] = positionals;
-  const known = command === 'advise' || command === 'intake';
+  const known = command === 'advise' || command === 'intake' || command === 'trace';
   if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
   if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
   if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
+  if (command === 'trace') {
+    // Yaw is left free at every sample, so the track changes nothing; it is read so that a slip in it is told.
+    if (values.track !== undefined) parse(Track, values.track, '--track');
+    const circumference =
+      values.circumference === undefined
+        ? null
+        : parse(Circumference, values.circumference, '--circumference');
+    return readTraceText(await readSource(file), { circumference }).reading;
+  }
   const side = (value: string | undefined, name: string) =>
     value === undefined ? null : parse(Side, value, name);
   const context = {

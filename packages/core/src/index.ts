@@ -23,3 +23,8 @@ export { bareIntake, type IntakeContext } from './intake/context.ts';
 export { docketFromReading } from './intake/docketFromReading.ts';
 export { mergeReading } from './intake/mergeReading.ts';
 export { decodeText } from './text/decodeText.ts';
+export * from './vocabulary/traceReading.ts';
+export { readTraceText } from './signal/readTraceText.ts';
+export { readTrace, type TraceOptions, type TraceStudy } from './signal/readTrace.ts';
+export { readLog, LogReader } from './signal/read/logReader.ts';
+export { LogMapping } from './signal/read/mapping.ts';

@@ -10,3 +10,4 @@ export type * from './vocabulary/check.ts';
 export type * from './vocabulary/docket.ts';
 export type * from './vocabulary/advice.ts';
 export type * from './vocabulary/intakeReading.ts';
+export type * from './vocabulary/traceReading.ts';

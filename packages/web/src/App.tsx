@@ -12,6 +12,7 @@ const DocketScreen = lazy(() =>
 const HandOverSheet = lazy(() =>
   import('./sheet/HandOverSheet.tsx').then((m) => ({ default: m.HandOverSheet })),
 );
+const TraceScreen = lazy(() => import('./trace/TraceScreen.tsx').then((m) => ({ default: m.TraceScreen })));
 
 const Lost = () => (
   <Desk>
@@ -32,6 +33,8 @@ export function App() {
             <Route path="/" element={<CounterScreen />} />
             <Route path="/docket/:id" element={<DocketScreen />} />
             <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+            <Route path="/docket/:id/trace" element={<TraceScreen />} />
+            <Route path="/trace" element={<TraceScreen />} />
             <Route path="*" element={<Lost />} />
           </Routes>
         </Suspense>

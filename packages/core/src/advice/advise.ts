@@ -27,6 +27,7 @@ import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
 import { fillVehicle } from './fillVehicle.ts';
 import { assumptionsFor, type Knowledge } from './knowledge.ts';
 import { questionsFor } from './questions.ts';
+import { readingQuestions } from './readingQuestions.ts';
 import { decide } from './verdict.ts';
 
 /** Axles when nothing says: road cars and vans have two. */
@@ -308,19 +309,22 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     plan,
     offers,
     cautions,
-    questions: questionsFor(
-      vehicle,
-      axles,
-      wheelEnd,
-      corner,
-      main?.end ?? null,
-      main?.group ?? null,
-      ends,
-      echoesOnly,
-      tyreChance,
-      codes.find((code) => code.readings.length > 0) ?? null,
-      a.get('question.open-from'),
-    ),
+    questions: [
+      ...readingQuestions(docket.checks ?? [], a),
+      ...questionsFor(
+        vehicle,
+        axles,
+        wheelEnd,
+        corner,
+        main?.end ?? null,
+        main?.group ?? null,
+        ends,
+        echoesOnly,
+        tyreChance,
+        codes.find((code) => code.readings.length > 0) ?? null,
+        a.get('question.open-from'),
+      ),
+    ],
     facts,
     conflicts: corner.conflicts,
     vehicle: {
@@ -328,7 +332,12 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       axles,
       steeringSide: vehicle.steeringSide ?? null,
       driveline: vehicle.driveline ?? null,
-      wheelEnds: ends.map((end) => ({ wheelEnd: end, sensing: sensingInWords(groupOf(end)) })),
+      wheelEnds: ends.map((end) => ({
+        wheelEnd: end,
+        sensing: sensingInWords(groupOf(end)),
+        sensor: groupOf(end).known.sensor ?? null,
+      })),
+      tyre: Object.values(vehicle.tyres ?? {})[0] ?? knowledge.slice.vehicle?.tyre ?? null,
     },
     handOver: handed
       ? handOverFor(

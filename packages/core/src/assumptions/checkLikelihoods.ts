@@ -43,6 +43,12 @@ export const CHECK_LIKELIHOODS: JudgementTable = {
     dirty: 0.042,
   }),
 
+  ...seen('ring.teeth', 'nothing', 'Teeth are miscounted now and then.', { match: 0.985, differ: 0.015 }),
+  ...seen('ring.teeth', 'mismatched-part', 'Half of the wrong parts are rings with another count.', {
+    match: 0.5,
+    differ: 0.5,
+  }),
+
   ...seen('visual.sensor', 'nothing', UNCHANGED, {
     sound: 0.84,
     broken: 0.004,
@@ -499,6 +505,24 @@ export const CHECK_LIKELIHOODS: JudgementTable = {
     'V',
     [0.01, 1],
     'At least about 0.1 V AC at one turn a second by hand. Rule of thumb.',
+  ),
+  'ac.threshold': judgement(
+    0.1,
+    'V',
+    [0.02, 1],
+    'Signal a controller needs from a passive sensor to count teeth. Rule of thumb.',
+  ),
+  'gap.usual': judgement(
+    0.8,
+    'mm',
+    [0.2, 2],
+    'Air gap of a sound sensor: about 0.3 to 1.2 mm. Rule of thumb.',
+  ),
+  'tyre.rolling': judgement(
+    0.965,
+    'times',
+    [0.93, 1],
+    'Rolling circumference over pi times the diameter of a tyre that carries its load: 0.96 to 0.97. Rule of thumb.',
   ),
   'ac.slowest-turn': judgement(
     0.2,

@@ -62,6 +62,8 @@ export const readCheck = (check: Check, sensor: SensorType, a: Assumptions): Che
     }
     case 'visual.ring':
       return check.result === 'not-visible' ? null : { table: check.check, result: check.result };
+    case 'ring.teeth':
+      return { table: check.check, result: check.counted === check.expected ? 'match' : 'differ' };
     case 'live':
       return { table: 'live', result: check.pattern };
     case 'battery': {
@@ -81,6 +83,7 @@ export const readCheck = (check: Check, sensor: SensorType, a: Assumptions): Che
 /** The result that says "nothing wrong here", for each table. */
 export const NORMAL_RESULT: Readonly<Record<string, string>> = {
   'visual.ring': 'sound',
+  'ring.teeth': 'match',
   'visual.sensor': 'sound',
   'visual.connector': 'sound',
   'visual.harness': 'sound',

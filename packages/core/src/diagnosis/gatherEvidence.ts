@@ -147,7 +147,9 @@ const checkFinding = (
         ? check.pattern
         : check.check === 'meter.resistance'
           ? `${check.ohms}${typeof check.ohms === 'number' ? ' ohm' : ''}`
-          : `${check.volts} V`;
+          : check.check === 'ring.teeth'
+            ? `${check.counted} where ${check.expected} are expected`
+            : `${check.volts} V`;
   const anyReading = readCheck(check, 'passive', a) ?? readCheck(check, 'active', a);
   return {
     path: `checks[${i}]`,

@@ -22,6 +22,13 @@ export const CHECK_GUIDES: Readonly<Record<CheckName, CheckGuide>> = {
       dirty: 'clean it and try again',
     },
   },
+  'ring.teeth': {
+    how: [
+      'Mark one tooth with chalk, turn the hub and count every tooth or slot until the mark is back.',
+      'Count the ring across the axle too: the two must agree.',
+    ],
+    means: { match: 'the ring is the right one', differ: 'a ring of the wrong kind was fitted' },
+  },
   'visual.sensor': {
     how: [
       'Wheel off, look at the tip and the seat; draw the sensor only if it turns freely.',

@@ -173,7 +173,10 @@ export const Advice = z.object({
     axles: z.number().int(),
     steeringSide: z.enum(['left', 'right']).nullable(),
     driveline: z.string().nullable(),
-    wheelEnds: z.array(z.object({ wheelEnd: WheelEnd, sensing: z.string() })),
+    wheelEnds: z.array(
+      z.object({ wheelEnd: WheelEnd, sensing: z.string(), sensor: z.enum(['passive', 'active']).nullable() }),
+    ),
+    tyre: z.string().nullable(),
   }),
   /** For the chosen offer, or else the verdict's. Null while nothing is to be handed over. */
   handOver: HandOver.nullable(),

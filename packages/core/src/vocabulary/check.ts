@@ -3,7 +3,8 @@ import { WheelEnd } from './wheelEnd.ts';
 import { CHECK_RESULTS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 
-const at = { wheelEnd: WheelEnd.nullish() };
+/** `confirmed`: the reading was asked about as a likely slip of unit and is as it stands. */
+const at = { wheelEnd: WheelEnd.nullish(), confirmed: z.boolean().nullish() };
 
 export const RingLook = z.enum(CHECK_RESULTS['visual.ring']);
 export const SensorLook = z.enum(CHECK_RESULTS['visual.sensor']);
@@ -40,6 +41,12 @@ export const Check = z.discriminatedUnion('check', [
   z.object({ check: z.literal('visual.sensor'), ...at, result: SensorLook }),
   z.object({ check: z.literal('visual.connector'), ...at, result: ConnectorLook }),
   z.object({ check: z.literal('visual.harness'), ...at, result: HarnessLook }),
+  z.object({
+    check: z.literal('ring.teeth'),
+    ...at,
+    counted: z.number().int().min(4).max(400),
+    expected: z.number().int().min(4).max(400),
+  }),
   z.object({ check: z.literal('bearing.play'), ...at, result: BearingPlay }),
   z.object({ check: z.literal('bearing.noise'), ...at, result: BearingNoise }),
   z.object({ check: z.literal('tyres'), ...at, sizes: TyreSizes }),

@@ -78,6 +78,7 @@ export const CHECK_IN_WORDS: Readonly<Record<CheckName, string>> = {
   wiggle: 'wiggle the lead',
   swap: 'swap left and right',
   'visual.ring': 'look at the tone ring',
+  'ring.teeth': 'count the teeth of the ring',
   'visual.sensor': 'look at the sensor tip',
   'visual.connector': 'look inside the connector',
   'visual.harness': 'look along the loom',

@@ -1,8 +1,10 @@
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { ShortcutsDialog } from './ShortcutsDialog.tsx';
 import { useKeys } from './useKeys.ts';
+
+const ROOMS = [{ to: '/trace', name: 'Trace bench' }] as const;
 
 /** The bench: a dark strip with the name, what the screen puts there, and help; below it the sheet. */
 export function Desk({ strip, children }: { strip?: ReactNode; children: ReactNode }) {
@@ -16,6 +18,13 @@ export function Desk({ strip, children }: { strip?: ReactNode; children: ReactNo
           <span>Hardy Spoke</span>
         </Link>
         <div className="strip-middle">{strip}</div>
+        <nav className="rooms" aria-label="Screens">
+          {ROOMS.map(({ to, name }) => (
+            <NavLink key={to} to={to}>
+              {name}
+            </NavLink>
+          ))}
+        </nav>
         <Button className="on-bench" onClick={() => setHelp(true)} aria-label="Show the keys">
           Keys <kbd>?</kbd>
         </Button>

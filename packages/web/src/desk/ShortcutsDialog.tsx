@@ -23,12 +23,23 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
     keys: [
       ['1 \u2026 9', 'answer the question or the next step'],
       ['c', 'add a check'],
+      ['f', 'bench arithmetic: frequency, lowest speed, ratio'],
       ['o', 'walk the offers, Enter takes one'],
+      ['t', 'wheel-speed log for this docket'],
       ['p', 'hand-over sheet'],
       ['x', 'close the docket with what happened'],
       ['u', 'undo'],
       ['r', 'do again what was undone'],
       ['b', 'back to the counter'],
+    ],
+  },
+  {
+    where: 'Trace bench',
+    keys: [
+      ['l', 'choose a log'],
+      ['\u2191 \u2193', 'walk the wheels'],
+      ['+ \u2212 \u2190 \u2192 0', 'on a plot: closer, wider, earlier, later, whole log'],
+      ['Esc', 'stop a long study'],
     ],
   },
 ];

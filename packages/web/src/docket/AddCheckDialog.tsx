@@ -1,23 +1,23 @@
 import {
+  acrossFrom,
   CHECK_IN_WORDS,
   wheelEndInWords,
   type Check,
   type CheckName,
   type WheelEnd,
 } from '@hardy/core/plain';
+import { explainRatio, type CheckSetting } from '@hardy/core/checks';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import {
-  CHECK_MEASURES,
-  CHECK_ORDER,
-  pickableResults,
-  checkWithMeasure,
-  checkWithResult,
-} from './checkResults.ts';
+import { FindingPicture } from '../drawings/FindingPicture.tsx';
+import { CHECK_ORDER, checkWithResult, pickableResults } from './checkResults.ts';
+import { MeasureForm } from './MeasureForm.tsx';
+import { MEASURE_FIELDS, numberTyped } from './measureFields.ts';
+import { TyresForm } from './TyresForm.tsx';
 
 interface Props {
   open: boolean;
@@ -25,66 +25,59 @@ interface Props {
   first: CheckName | null;
   corner: WheelEnd | null;
   ends: readonly WheelEnd[];
-  axles: number;
+  setting: (wheelEnd: WheelEnd | null) => CheckSetting;
+  tyres: Readonly<Record<string, string>>;
   onClose: () => void;
   onAdd: (check: Check) => void;
 }
 
 const letter = (i: number): string => String.fromCharCode(97 + i);
+const isRatio = (result: string): boolean => result === 'reads-high' || result === 'reads-low';
 
 /** A check in three keys: which (a letter), where (already the corner), what was found (a number). */
-export function AddCheckDialog({ open, first, corner, ends, axles, onClose, onAdd }: Props) {
+export function AddCheckDialog({ open, onClose, ...rest }: Props) {
   return (
     <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="add-check-title">
-      {open && (
-        <AddCheck
-          key={first ?? 'any'}
-          first={first}
-          corner={corner}
-          ends={ends}
-          axles={axles}
-          onAdd={onAdd}
-        />
-      )}
+      {open && <AddCheck key={rest.first ?? 'any'} {...rest} />}
     </Dialog>
   );
 }
 
-function AddCheck({ first, corner, ends, axles, onAdd }: Omit<Props, 'open' | 'onClose'>) {
+function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'open' | 'onClose'>) {
   const [check, setCheck] = useState<CheckName | null>(first);
   const [end, setEnd] = useState<WheelEnd | null>(corner);
-  const [reading, setReading] = useState('');
+  const [ratio, setRatio] = useState<string | null>(null);
   const body = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    // Where only a number can be given, typing starts in its field.
-    const field = check && pickableResults(check).length === 0 ? body.current?.querySelector('input') : null;
-    (field ?? body.current)?.focus();
-  }, [check]);
   const results = check ? pickableResults(check) : [];
-  const measure = check ? CHECK_MEASURES[check] : undefined;
-  const value = Number(reading.replace(',', '.'));
-  const readingProblem =
-    reading.trim() === ''
-      ? null
-      : !Number.isFinite(value) || value < 0 || value > (measure?.max ?? 0)
-        ? `a number from 0 to ${measure?.max} ${measure?.unit}`
-        : null;
+  const measured = check !== null && (check in MEASURE_FIELDS || check === 'tyres');
+  const here = setting(end);
+  useEffect(() => {
+    // Where only numbers can be given, typing starts in their field.
+    const field = measured && results.length === 0 ? body.current?.querySelector('input') : null;
+    (field ?? body.current)?.focus();
+  }, [check, measured, results.length, ratio]);
+  const pick = (result: string) => {
+    if (!check) return;
+    if (check === 'live' && isRatio(result)) setRatio(result);
+    else if (check === 'swap')
+      onAdd({ ...checkWithResult(check, result, end), with: end ? acrossFrom(end) : null } as Check);
+    else onAdd(checkWithResult(check, result, end));
+  };
   const keys = (event: KeyboardEvent) => {
     if ((event.target as HTMLElement).tagName === 'INPUT' || event.ctrlKey || event.metaKey || event.altKey)
       return;
     if (!check) {
-      const i = event.key.length === 1 ? event.key.charCodeAt(0) - 97 : -1;
-      const name = CHECK_ORDER[i];
+      const name = event.key.length === 1 ? CHECK_ORDER[event.key.charCodeAt(0) - 97] : undefined;
       if (name) {
         event.preventDefault();
         setCheck(name);
       }
       return;
     }
-    const result = results[Number(event.key) - 1];
+    const result = ratio === null ? results[Number(event.key) - 1] : undefined;
     if (result) {
       event.preventDefault();
-      onAdd(checkWithResult(check, result, end));
+      pick(result);
     }
   };
   return (
@@ -94,20 +87,22 @@ function AddCheck({ first, corner, ends, axles, onAdd }: Omit<Props, 'open' | 'o
         {check ? CHECK_IN_WORDS[check].replace(/^./, (c) => c.toUpperCase()) : 'Which check was made?'}
       </DialogTitle>
       <DialogContent>
-        <div className="answers" role="group" aria-label="At which wheel">
-          {ends.map((wheelEnd) => (
-            <Button
-              key={wheelEnd}
-              variant={wheelEnd === end ? 'contained' : 'outlined'}
-              aria-pressed={wheelEnd === end}
-              onClick={() => setEnd(wheelEnd)}
-            >
-              {wheelEndInWords(wheelEnd, axles)}
-            </Button>
-          ))}
-        </div>
+        {check !== 'tyres' && check !== 'battery' && (
+          <div className="answers" role="group" aria-label="At which wheel">
+            {ends.map((wheelEnd) => (
+              <Button
+                key={wheelEnd}
+                variant={wheelEnd === end ? 'contained' : 'outlined'}
+                aria-pressed={wheelEnd === end}
+                onClick={() => setEnd(wheelEnd)}
+              >
+                {wheelEndInWords(wheelEnd, here.axles)}
+              </Button>
+            ))}
+          </div>
+        )}
         {!check && (
-          <ul className="results">
+          <ul className="results two-columns">
             {CHECK_ORDER.map((name, i) => (
               <li key={name}>
                 <Button onClick={() => setCheck(name)}>
@@ -118,41 +113,79 @@ function AddCheck({ first, corner, ends, axles, onAdd }: Omit<Props, 'open' | 'o
             ))}
           </ul>
         )}
-        {check && results.length > 0 && (
+        {check && results.length > 0 && ratio === null && (
           <ul className="results">
             {results.map((result, i) => (
               <li key={result}>
-                <Button onClick={() => onAdd(checkWithResult(check, result, end))}>
+                <Button onClick={() => pick(result)}>
                   <kbd>{i + 1}</kbd>
+                  <FindingPicture check={check} result={result} />
                   <span className="result-name">{result.replace(/-/g, ' ')}</span>
                 </Button>
               </li>
             ))}
           </ul>
         )}
-        {check && measure && (
-          <form
-            className="reading-form"
-            onSubmit={(event) => {
-              event.preventDefault();
-              if (reading.trim() && !readingProblem) onAdd(checkWithMeasure(check, value, end));
-            }}
-          >
-            <TextField
-              label={`${measure.label}, ${measure.unit}`}
-              value={reading}
-              onChange={(event) => setReading(event.target.value)}
-              error={readingProblem !== null}
-              helperText={readingProblem ?? ' '}
-              size="small"
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
-            <Button type="submit" variant="contained" disabled={!reading.trim() || readingProblem !== null}>
-              Add
-            </Button>
-          </form>
+        {check && check in MEASURE_FIELDS && (
+          <MeasureForm key={check} check={check} wheelEnd={end} setting={here} onAdd={onAdd} />
+        )}
+        {check === 'tyres' && <TyresForm known={tyres} setting={here} onAdd={onAdd} />}
+        {check === 'live' && ratio !== null && (
+          <RatioForm pattern={ratio} end={end} setting={here} onAdd={onAdd} />
         )}
       </DialogContent>
     </div>
+  );
+}
+
+interface RatioProps {
+  pattern: string;
+  end: WheelEnd | null;
+  setting: CheckSetting;
+  onAdd: (check: Check) => void;
+}
+
+/** By how much a wheel reads off, and what explains it: tyres, teeth, wear. */
+function RatioForm({ pattern, end, setting, onAdd }: RatioProps) {
+  const [text, setText] = useState('');
+  const sign = pattern === 'reads-low' ? -1 : 1;
+  const typed = numberTyped(text.replace(/%\s*$/, ''), '%');
+  const percent = typed === null ? null : sign * Math.abs(typed);
+  const reasons = percent === null ? [] : explainRatio(percent, { tyre: setting.tyre ?? null }, 5);
+  const add = (extra: object) => onAdd({ check: 'live', wheelEnd: end, pattern, ...extra } as Check);
+  return (
+    <form
+      className="measure-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (percent !== null) add({ percent, growsWithSpeed: true });
+      }}
+    >
+      <div className="reading-form">
+        <TextField
+          label={`${pattern === 'reads-low' ? 'low' : 'high'} by, %`}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          size="small"
+          autoFocus
+        />
+        <Button type="submit" variant="contained" disabled={percent === null}>
+          Add
+        </Button>
+        <Button onClick={() => add({})}>not measured</Button>
+      </div>
+      {reasons.length > 0 && (
+        <div className="told" role="status">
+          <strong>explained by</strong>
+          <ul>
+            {reasons.map(({ because, leftPercent }) => (
+              <li key={because}>
+                {because}; {Math.abs(leftPercent).toFixed(2)} % left over
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </form>
   );
 }

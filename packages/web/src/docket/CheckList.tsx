@@ -1,22 +1,9 @@
 import { CHECK_IN_WORDS, type Check } from '@hardy/core/plain';
-import { pickableResults, checkWithMeasure, checkWithResult } from './checkResults.ts';
+import { pickableResults, checkWithResult } from './checkResults.ts';
+import { MEASURE_FIELDS, numberTyped } from './measureFields.ts';
 import { changed, wheelChoices, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';
 import { InlineSelect, InlineText } from './Inline.tsx';
-
-const numberOf = (check: Check): { value: number | null; unit: string } | null => {
-  switch (check.check) {
-    case 'meter.resistance':
-      return typeof check.ohms === 'number' ? { value: check.ohms, unit: 'ohm' } : null;
-    case 'meter.supply':
-    case 'meter.ac':
-      return { value: check.volts, unit: 'V' };
-    case 'battery':
-      return { value: check.restingVolts ?? null, unit: 'V at rest' };
-    default:
-      return null;
-  }
-};
 
 const pickedOf = (check: Check): string | null =>
   check.check === 'live'
@@ -37,7 +24,10 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
         const name = CHECK_IN_WORDS[check.check];
         const put = (label: string, edit: (c: Check) => Check) =>
           change(`${name}: ${label}`, (d) => ({ ...d, checks: changed(d.checks, i, edit) }));
-        const measured = numberOf(check);
+        const numbers = check as unknown as Readonly<Record<string, number | string | null | undefined>>;
+        const fields = (MEASURE_FIELDS[check.check] ?? []).filter(
+          ({ key }) => typeof numbers[key] === 'number',
+        );
         const picked = pickedOf(check);
         const results = pickableResults(check.check);
         return (
@@ -68,24 +58,20 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
                 }
               />
             )}
-            {measured && (
-              <>
+            {fields.map(({ key, label, unit }) => (
+              <span key={key}>
                 <InlineText
-                  label={`${name}: reading`}
-                  value={measured.value === null ? null : String(measured.value)}
-                  width={7}
+                  label={`${name}: ${label}`}
+                  value={numbers[key] == null ? null : String(numbers[key])}
+                  width={unit === 'ohm' ? 7 : 4}
                   onChange={(text) => {
-                    const value = Number((text ?? '').replace(',', '.'));
-                    if (text !== null && Number.isFinite(value) && value >= 0)
-                      put('reading', (c) => ({
-                        ...c,
-                        ...checkWithMeasure(c.check, value, c.wheelEnd ?? null),
-                      }));
+                    const value = text === null ? null : numberTyped(text, unit);
+                    if (value !== null) put(label, (c) => ({ ...c, [key]: value, confirmed: null }));
                   }}
                 />{' '}
-                {measured.unit}
-              </>
-            )}
+                {unit}{' '}
+              </span>
+            ))}
             {check.check === 'live' && check.percent != null && (
               <span className="soft"> {check.percent} %</span>
             )}

@@ -20,6 +20,7 @@ import { age } from '../format.ts';
 import { useCounter } from '../state/useCounter.ts';
 import { useDocket } from '../state/useDocket.ts';
 import { AddCheckDialog } from './AddCheckDialog.tsx';
+import { ArithmeticDialog } from './ArithmeticDialog.tsx';
 import { answerQuestion } from './answerQuestion.ts';
 import { CausesPanel } from './CausesPanel.tsx';
 import { CautionsPanel } from './CautionsPanel.tsx';
@@ -47,6 +48,7 @@ export function DocketScreen() {
   const clearLine = useCounter((state) => state.clear);
   const [adding, setAdding] = useState<{ first: CheckName | null } | null>(null);
   const [closing, setClosing] = useState(false);
+  const [summing, setSumming] = useState(false);
   const firstOffer = useRef<HTMLButtonElement>(null);
 
   useEffect(() => {
@@ -61,7 +63,9 @@ export function DocketScreen() {
     advice?.questions.find(
       (question) =>
         question.answers.length > 0 &&
-        (corner === null || ['steeringSide', 'trafficSide', 'axle', 'side'].includes(question.about)),
+        (corner === null ||
+          question.about.startsWith('reading:') ||
+          ['steeringSide', 'trafficSide', 'axle', 'side'].includes(question.about)),
     ) ?? null;
   const others =
     advice?.questions.filter((question) => question !== asked && question.answers.length > 0) ?? [];
@@ -107,8 +111,10 @@ export function DocketScreen() {
   useKeys({
     ...Object.fromEntries([1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => [String(n), number(n)])),
     c: () => setAdding({ first: null }),
+    f: () => setSumming(true),
     o: () => firstOffer.current?.focus(),
     p: () => void navigate(`/docket/${id}/sheet`),
+    t: () => void navigate(`/docket/${id}/trace`),
     x: () => setClosing(true),
     u: () => void step('undo'),
     r: () => void step('redo'),
@@ -190,6 +196,7 @@ export function DocketScreen() {
             <VerdictBand advice={advice} />
             <div className="zones">
               <FactsPanel
+                id={id}
                 docket={docket}
                 advice={advice}
                 change={edit}
@@ -249,11 +256,21 @@ export function DocketScreen() {
           first={adding?.first ?? null}
           corner={corner}
           ends={advice.corners.map(({ wheelEnd }) => wheelEnd)}
-          axles={advice.vehicle.axles}
+          setting={(wheelEnd) => ({
+            sensor: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.sensor ?? null,
+            axles: advice.vehicle.axles,
+            tyre: advice.vehicle.tyre,
+          })}
+          tyres={docket?.vehicle?.tyres ?? {}}
           onClose={() => setAdding(null)}
           onAdd={addCheck}
         />
       )}
+      <ArithmeticDialog
+        open={summing}
+        tyre={advice?.vehicle.tyre ?? null}
+        onClose={() => setSumming(false)}
+      />
       <CloseDialog
         open={closing}
         outcome={docket?.outcome ?? null}

@@ -1,6 +1,7 @@
 import { SYMPTOM_IN_WORDS, wheelEndInWords, type Advice, type Docket } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { CheckList } from './CheckList.tsx';
 import { CodeList } from './CodeList.tsx';
 import { EditableField } from './EditableField.tsx';
@@ -9,6 +10,7 @@ import { without, type Change } from './factEdits.ts';
 import { HistoryList } from './HistoryList.tsx';
 
 interface Props {
+  id: string;
   docket: Docket;
   advice: Advice;
   change: Change;
@@ -26,7 +28,7 @@ const Section = ({ title, children, action }: { title: string; children: ReactNo
 );
 
 /** The facts in the order of the work, each with what it did to the answer. */
-export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
+export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
   const vehicle = docket.vehicle ?? {};
   const axles = advice.vehicle.axles;
   const said = (path: string): string | undefined => {
@@ -131,9 +133,14 @@ export function FactsPanel({ docket, advice, change, onAddCheck }: Props) {
       <Section
         title="Checks"
         action={
-          <Button onClick={onAddCheck} variant="outlined">
-            Add a check <kbd>c</kbd>
-          </Button>
+          <>
+            <Button component={Link} to={`/docket/${id}/trace`} variant="text">
+              log <kbd>t</kbd>
+            </Button>
+            <Button onClick={onAddCheck} variant="outlined">
+              Add a check <kbd>c</kbd>
+            </Button>
+          </>
         }
       >
         {(docket.checks ?? []).length === 0 && <p className="none">none made</p>}

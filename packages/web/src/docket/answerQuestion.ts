@@ -1,4 +1,5 @@
-import type { Docket, Question, WheelEnd } from '@hardy/core/plain';
+import type { Check, Docket, Question, WheelEnd } from '@hardy/core/plain';
+import { changed } from './factEdits.ts';
 
 /** The docket with one question answered. What was said before stays; only the gap is filled. */
 export const answerQuestion = (
@@ -8,6 +9,12 @@ export const answerQuestion = (
   corner: WheelEnd | null,
 ): Docket => {
   const vehicle = docket.vehicle ?? {};
+  const reading = /^reading:(\d+)$/.exec(about);
+  if (reading)
+    return {
+      ...docket,
+      checks: changed(docket.checks, Number(reading[1]), () => JSON.parse(value) as Check),
+    };
   switch (about) {
     case 'wheelEnd':
       return { ...docket, wheelEnd: value };

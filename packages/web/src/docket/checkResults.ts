@@ -4,24 +4,11 @@ import { CHECK_RESULTS, type Check, type CheckName } from '@hardy/core/plain';
 export const pickableResults = (check: CheckName): readonly string[] =>
   check in CHECK_RESULTS ? CHECK_RESULTS[check as keyof typeof CHECK_RESULTS] : [];
 
-export interface Measure {
-  readonly label: string;
-  readonly unit: string;
-  readonly max: number;
-}
-
-/** Checks that take a measured number, with its unit. */
-export const CHECK_MEASURES: Readonly<Partial<Record<CheckName, Measure>>> = {
-  'meter.resistance': { label: 'or the reading', unit: 'ohm', max: 1e9 },
-  'meter.supply': { label: 'volts at the open plug', unit: 'V', max: 60 },
-  'meter.ac': { label: 'volts AC, one turn a second', unit: 'V', max: 200 },
-  battery: { label: 'volts at rest', unit: 'V', max: 60 },
-};
-
 /** Checks offered at the counter, in the order of the work. */
 export const CHECK_ORDER: readonly CheckName[] = [
   'visual.connector',
   'visual.ring',
+  'ring.teeth',
   'visual.sensor',
   'visual.harness',
   'bearing.play',
@@ -33,6 +20,7 @@ export const CHECK_ORDER: readonly CheckName[] = [
   'meter.ac',
   'clear-and-drive',
   'swap',
+  'tyres',
   'battery',
 ];
 

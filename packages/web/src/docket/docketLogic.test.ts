@@ -2,14 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import { advise, bareKnowledge, CHECK_NAMES, parseDocket, type Docket } from '@hardy/core';
 import { age, hours, inHundred, money, price } from '../format.ts';
 import { answerQuestion } from './answerQuestion.ts';
-import {
-  CHECK_MEASURES,
-  CHECK_ORDER,
-  checkWithMeasure,
-  checkWithResult,
-  pickableResults,
-} from './checkResults.ts';
+import { CHECK_ORDER, checkWithResult, pickableResults } from './checkResults.ts';
 import { changed, wheelChoices, without } from './factEdits.ts';
+import { MEASURE_FIELDS, measuredCheck, numberTyped } from './measureFields.ts';
 import { orderLines, orderTotal } from './orderLines.ts';
 
 const base: Docket = { format: 'hardy-spoke/docket', version: 1, codes: [{ code: 'C0031-13' }] };
@@ -49,16 +44,53 @@ describe('answering a question', () => {
 });
 
 describe('checks at the counter', () => {
-  test('every check but the tyres can be entered, and what is entered is a valid docket', () => {
-    expect([...CHECK_ORDER, 'tyres'].sort()).toEqual([...CHECK_NAMES].sort());
+  test('every check can be entered, and what is entered is a valid docket', () => {
+    expect([...CHECK_ORDER].sort()).toEqual([...CHECK_NAMES].sort());
     for (const check of CHECK_ORDER) {
       const entries = [
         ...pickableResults(check).map((result) => checkWithResult(check, result, 'A1L')),
-        ...(CHECK_MEASURES[check] ? [checkWithMeasure(check, 11.5, 'A1L')] : []),
+        ...(MEASURE_FIELDS[check]
+          ? [
+              measuredCheck(
+                check,
+                Object.fromEntries(MEASURE_FIELDS[check].map(({ key }) => [key, '12'])),
+                check === 'meter.resistance' ? { of: 'sensor' } : {},
+                'A1L',
+              ),
+            ]
+          : []),
+        ...(check === 'tyres' ? [{ check, sizes: { A1L: '205/55 R16', A1R: '205/55 R16' } }] : []),
       ];
       expect(entries.length).toBeGreaterThan(0);
       expect(() => parseDocket({ ...base, checks: entries })).not.toThrow();
     }
+  });
+
+  test.each([
+    ['1.2k', 'ohm', 1200],
+    ['1,2 kohm', 'ohm', 1200],
+    ['1 180', 'ohm', 1180],
+    ['300 mV', 'V', 0.3],
+    ['68F', '\u00B0C', 20],
+    ['12.6', 'V', 12.6],
+    ['-2,1', '%', -2.1],
+    ['twelve', 'V', null],
+    ['1.2.3', 'V', null],
+    ['', 'V', null],
+  ])('"%s" typed for %s is %s', (text, unit, value) => {
+    expect(numberTyped(text, unit)).toBe(value);
+  });
+
+  test('a reading that cannot be is told, and nothing filled in is no check', () => {
+    expect(measuredCheck('meter.supply', { volts: 'x' }, {}, 'A1L')).toMatch(/no number/);
+    expect(measuredCheck('meter.supply', { volts: '900' }, {}, 'A1L')).toMatch(/from 0 to 60 V/);
+    expect(measuredCheck('ring.teeth', { counted: '47.5', expected: '48' }, {}, 'A1L')).toMatch(/whole/);
+    expect(measuredCheck('battery', {}, {}, null)).toBeNull();
+    expect(measuredCheck('battery', { crankingVolts: '9,1' }, {}, null)).toEqual({
+      check: 'battery',
+      wheelEnd: null,
+      crankingVolts: 9.1,
+    });
   });
 
   test('lists are changed without touching the rest', () => {

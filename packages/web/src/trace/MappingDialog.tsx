@@ -1,0 +1,174 @@
+import type { LogMapping, MappingGuess, SpeedUnit, TimeUnit } from '@hardy/core/signal';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useState } from 'react';
+
+const SPEEDS: readonly SpeedUnit[] = ['km/h', 'mph', 'm/s', 'ft/s', 'rpm', 'rad/s'];
+const TIMES: readonly TimeUnit[] = ['s', 'ms', 'us', 'min', 'clock', 'days'];
+const ENDS = ['A1L', 'A1R', 'A2L', 'A2R', 'A3L', 'A3R'];
+const END_WORDS: Readonly<Record<string, string>> = {
+  A1L: 'axle 1 left (front left)',
+  A1R: 'axle 1 right (front right)',
+  A2L: 'axle 2 left (rear left)',
+  A2R: 'axle 2 right (rear right)',
+  A3L: 'axle 3 left',
+  A3R: 'axle 3 right',
+};
+
+interface Props {
+  guess: MappingGuess | null;
+  onClose: () => void;
+  onUse: (mapping: LogMapping) => void;
+}
+
+/** Which column is what, asked once for each kind of log: the first rows stand below the choices. */
+export function MappingDialog({ guess, onClose, onUse }: Props) {
+  return (
+    <Dialog open={guess !== null} onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="mapping-title">
+      {guess && <Choices key={guess.headings.join('|')} guess={guess} onClose={onClose} onUse={onUse} />}
+    </Dialog>
+  );
+}
+
+const roleFrom = (mapping: LogMapping, column: number): string => {
+  if (mapping.time === column) return 'time';
+  if (mapping.vehicle?.column === column) return 'vehicle';
+  return mapping.wheels.find((wheel) => wheel.column === column)?.wheelEnd ?? 'nothing';
+};
+
+function Choices({ guess, onClose, onUse }: Props & { guess: MappingGuess }) {
+  const [roles, setRoles] = useState(() => guess.headings.map((_, c) => roleFrom(guess.mapping, c)));
+  const [unit, setUnit] = useState<SpeedUnit>(guess.mapping.wheels.find((w) => w.unit)?.unit ?? 'km/h');
+  const [timeUnit, setTimeUnit] = useState<TimeUnit>(guess.mapping.timeUnit ?? 's');
+  const [rate, setRate] = useState('10');
+  const time = roles.indexOf('time');
+  const wheels = roles.flatMap((role, column) =>
+    ENDS.includes(role) ? [{ column, wheelEnd: role, unit }] : [],
+  );
+  const twice = ENDS.find((end) => roles.filter((role) => role === end).length > 1);
+  const problem =
+    wheels.length < 2
+      ? 'Choose at least two wheel columns: wheels are judged against each other.'
+      : twice
+        ? `${END_WORDS[twice]} is chosen twice.`
+        : time < 0 && !(Number(rate) > 0)
+          ? 'Without a time column say how many samples a second there are.'
+          : null;
+  const vehicle = roles.indexOf('vehicle');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!problem)
+          onUse({
+            ...guess.mapping,
+            time: time < 0 ? null : time,
+            timeUnit: time < 0 ? null : timeUnit,
+            rateHz: time < 0 ? Number(rate) : null,
+            wheels,
+            vehicle: vehicle < 0 ? null : { column: vehicle, unit },
+          });
+      }}
+    >
+      <DialogTitle id="mapping-title">Which column is what?</DialogTitle>
+      <DialogContent>
+        <p className="gap soft">
+          {guess.missing.length > 0
+            ? `Could not tell ${guess.missing.join(', and ')}.`
+            : 'As recognised from the headings.'}{' '}
+          What you choose is remembered for logs with these headings.
+        </p>
+        <div className="mapping-units gap">
+          <label>
+            Wheel speeds in{' '}
+            <select value={unit} onChange={(event) => setUnit(event.target.value as SpeedUnit)}>
+              {SPEEDS.map((u) => (
+                <option key={u}>{u}</option>
+              ))}
+            </select>
+          </label>
+          {time >= 0 ? (
+            <label>
+              Time in{' '}
+              <select value={timeUnit} onChange={(event) => setTimeUnit(event.target.value as TimeUnit)}>
+                {TIMES.map((u) => (
+                  <option key={u} value={u}>
+                    {u === 'clock' ? 'clock or date and time' : u}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ) : (
+            <label>
+              Samples a second{' '}
+              <input
+                value={rate}
+                size={6}
+                inputMode="decimal"
+                onChange={(event) => setRate(event.target.value)}
+              />
+            </label>
+          )}
+        </div>
+        <div className="scroll-x">
+          <table className="mapping">
+            <thead>
+              <tr>
+                {guess.headings.map((heading, c) => (
+                  <th key={c} scope="col">
+                    {heading || `column ${c + 1}`}
+                  </th>
+                ))}
+              </tr>
+              <tr>
+                {guess.headings.map((heading, c) => (
+                  <td key={c}>
+                    <select
+                      aria-label={`What ${heading || `column ${c + 1}`} is`}
+                      value={roles[c]}
+                      onChange={(event) =>
+                        setRoles(roles.map((role, i) => (i === c ? event.target.value : role)))
+                      }
+                    >
+                      <option value="nothing">not used</option>
+                      <option value="time">time</option>
+                      {ENDS.map((end) => (
+                        <option key={end} value={end}>
+                          {END_WORDS[end]}
+                        </option>
+                      ))}
+                      <option value="vehicle">vehicle speed</option>
+                    </select>
+                  </td>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {guess.preview.map((row, r) => (
+                <tr key={r}>
+                  {guess.headings.map((_, c) => (
+                    <td key={c} className="mono">
+                      {row[c] ?? ''}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <p role="status" className={problem ? 'look-here' : 'soft'}>
+          {problem ?? `${wheels.length} wheels chosen.`}
+        </p>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Leave it</Button>
+        <Button type="submit" variant="contained" disabled={problem !== null}>
+          Read the log
+        </Button>
+      </DialogActions>
+    </form>
+  );
+}

@@ -1,0 +1,45 @@
+import { type TraceFinding } from '@hardy/core/plain';
+import Button from '@mui/material/Button';
+import { useEffect, useState } from 'react';
+import { call } from '../api/client.ts';
+import type { DocketLine } from '../api/types.ts';
+
+interface Props {
+  finding: TraceFinding;
+  /** The docket this log was opened from, if any. */
+  docketId: string | null;
+  busy: boolean;
+  onPut: (docketId: string) => void;
+}
+
+/** One press puts the finding on the docket it belongs to; without one, it is chosen first. */
+export function PutOnDocket({ finding, docketId, busy, onPut }: Props) {
+  const [dockets, setDockets] = useState<DocketLine[]>([]);
+  const [chosen, setChosen] = useState('');
+  useEffect(() => {
+    if (docketId) return;
+    void call<DocketLine[]>('/dockets?state=current').then(setDockets, () => setDockets([]));
+  }, [docketId]);
+  const target = docketId ?? (chosen || null);
+  return (
+    <div className="put-on">
+      {!docketId && (
+        <select
+          value={chosen}
+          onChange={(event) => setChosen(event.target.value)}
+          aria-label="Docket to put it on"
+        >
+          <option value="">which docket?</option>
+          {dockets.map((docket) => (
+            <option key={docket.id} value={docket.id}>
+              {docket.number} {docket.fleetNumber ?? docket.vehicleName ?? docket.customerName ?? ''}
+            </option>
+          ))}
+        </select>
+      )}
+      <Button variant="contained" disabled={!target || busy} onClick={() => target && onPut(target)}>
+        Put {finding.wheelEnd} on the docket
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,203 @@
+import type { LivePattern } from '@hardy/core/plain';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Desk } from '../desk/Desk.tsx';
+import { useKeys } from '../desk/useKeys.ts';
+import { useDocket } from '../state/useDocket.ts';
+import { checkFromFinding } from './checkFromFinding.ts';
+import { CircumferenceField } from './CircumferenceField.tsx';
+import { FindingList, patternInWords } from './FindingList.tsx';
+import { LogPlots } from './LogPlots.tsx';
+import { MappingDialog } from './MappingDialog.tsx';
+import { PutOnDocket } from './PutOnDocket.tsx';
+import { useTrace } from './useTrace.ts';
+
+const PRACTICE: readonly LivePattern[] = [
+  'once-per-turn',
+  'drops-out',
+  'weak-at-low-speed',
+  'reads-low',
+  'noisy',
+  'no-signal',
+  'normal',
+];
+
+/** The Trace bench: a wheel-speed log in, what each wheel shows out. */
+export function TraceScreen() {
+  const { id = null } = useParams();
+  const navigate = useNavigate();
+  const trace = useTrace();
+  const { file, reading, guess, progress, error, circumference, worker } = trace;
+  const { view, load, change, busy } = useDocket();
+  const [selected, setSelected] = useState(0);
+  const [over, setOver] = useState(false);
+  const picker = useRef<HTMLInputElement>(null);
+
+  useEffect(() => {
+    if (id) void load(id);
+  }, [id, load]);
+  const docket = id && view?.id === id ? view : null;
+  const tyre = Object.values(docket?.docket.vehicle?.tyres ?? {})[0] ?? null;
+
+  // The wheel that is off is looked at first.
+  const [shown, setShown] = useState(reading);
+  if (reading !== shown) {
+    setShown(reading);
+    const off = reading?.findings.findIndex(({ pattern }) => pattern !== 'normal') ?? -1;
+    setSelected(Math.max(0, off));
+  }
+  const finding = reading?.findings[Math.min(selected, reading.findings.length - 1)] ?? null;
+  const axles = Math.max(2, ...(reading?.findings.map(({ wheelEnd }) => Number(wheelEnd[1])) ?? [2]));
+
+  const put = async (docketId: string) => {
+    if (!finding) return;
+    if (view?.id !== docketId) await load(docketId);
+    const done = await change(`log: ${finding.wheelEnd} ${patternInWords(finding.pattern)}`, (d) => ({
+      ...d,
+      checks: [...(d.checks ?? []), checkFromFinding(finding)],
+    }));
+    if (done) await navigate(`/docket/${docketId}`);
+  };
+  const step = (by: number) => () => {
+    const count = reading?.findings.length ?? 0;
+    if (count > 0) setSelected((selected + by + count) % count);
+  };
+  useKeys({
+    l: () => picker.current?.click(),
+    ArrowDown: step(1),
+    ArrowUp: step(-1),
+    b: () => void navigate(id ? `/docket/${id}` : '/'),
+    Escape: () => trace.cancel(),
+  });
+
+  const take = (files: FileList | null) => {
+    const first = files?.[0];
+    if (first) void trace.open(first);
+  };
+  return (
+    <Desk>
+      <div
+        className={over ? 'sheet trace-sheet over' : 'sheet trace-sheet'}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          take(event.dataTransfer.files);
+        }}
+      >
+        <div className="docket-head">
+          <h1>Trace bench</h1>
+          <span className="soft">
+            {[
+              docket && `for docket ${docket.number}`,
+              file?.name,
+              reading &&
+                `${reading.samples.toLocaleString('en-GB')} samples, ${reading.sampleRateHz} Hz, ${reading.seconds} s`,
+            ]
+              .filter(Boolean)
+              .join(' \u00B7 ')}
+          </span>
+          <span className="docket-tools">
+            <input
+              ref={picker}
+              type="file"
+              className="unseen"
+              tabIndex={-1}
+              aria-label="Wheel-speed log"
+              accept=".csv,.txt,.tsv,.log,text/*"
+              onChange={(event) => {
+                take(event.target.files);
+                event.target.value = '';
+              }}
+            />
+            <Button onClick={() => picker.current?.click()}>
+              Choose a log <kbd>l</kbd>
+            </Button>
+            {file && (
+              <Button variant="text" onClick={() => void trace.chooseColumns()}>
+                columns
+              </Button>
+            )}
+            <Button variant="text" component={Link} to={id ? `/docket/${id}` : '/'}>
+              {id ? 'docket' : 'counter'} <kbd>b</kbd>
+            </Button>
+          </span>
+        </div>
+        {error && (
+          <p className="look-here gap" role="alert">
+            {file?.name}: {error}{' '}
+            <Button variant="text" onClick={() => void trace.chooseColumns()}>
+              choose the columns
+            </Button>
+          </p>
+        )}
+        {progress !== null && (
+          <div className="trace-progress">
+            <LinearProgress
+              variant="determinate"
+              value={progress * 100}
+              aria-label="Reading and studying the log"
+            />
+            <span>{Math.round(progress * 100)} %</span>
+            <Button onClick={() => trace.cancel()}>
+              Stop <kbd>Esc</kbd>
+            </Button>
+          </div>
+        )}
+        {!reading && progress === null && (
+          <section className="trace-empty" aria-label="No log yet">
+            <p className="card-lead">Drop a wheel-speed log here.</p>
+            <p>
+              A CSV from any reader or logger: a time and one speed for each wheel. A minute of driving will
+              do; some of it at walking pace shows a cracked ring best.
+            </p>
+            <p>
+              Without one, learn on a made-up log:{' '}
+              {PRACTICE.map((pattern) => (
+                <Button key={pattern} onClick={() => void trace.practice(pattern, 'A1R')}>
+                  {patternInWords(pattern)}
+                </Button>
+              ))}
+            </p>
+          </section>
+        )}
+        {reading && finding && worker && progress === null && (
+          <div className="trace-zones">
+            <div>
+              <h2 className="kicker">What each wheel shows</h2>
+              <FindingList reading={reading} axles={axles} selected={selected} onSelect={setSelected} />
+              <PutOnDocket finding={finding} docketId={id} busy={busy} onPut={(target) => void put(target)} />
+              <p className="soft gap">
+                This log can show a bad place of the ring below {reading.onceVisibleBelowKmh.toFixed(0)} km/h;
+                faster it has under two samples a turn.
+              </p>
+              <CircumferenceField
+                metres={circumference}
+                tyre={tyre}
+                onChange={(metres) => trace.setCircumference(metres)}
+              />
+              {reading.notes.map((note) => (
+                <p key={note} className="soft">
+                  {note}
+                </p>
+              ))}
+            </div>
+            <LogPlots
+              key={`${file?.name} ${reading.samples}`}
+              reading={reading}
+              worker={worker}
+              selected={selected}
+            />
+          </div>
+        )}
+      </div>
+      <MappingDialog guess={guess} onClose={trace.dismiss} onUse={(mapping) => void trace.study(mapping)} />
+    </Desk>
+  );
+}

@@ -1,0 +1,139 @@
+import {
+  BadInput,
+  generateLog,
+  guessMapping,
+  LogReader,
+  logToCsv,
+  readTrace,
+  sampleAt,
+  thinPerPixel,
+  type Curve,
+  type LogMapping,
+  type MappingGuess,
+  type TraceStudy,
+} from '@hardy/core/signal';
+import type { LivePattern, TraceReading } from '@hardy/core/plain';
+import { expose } from 'comlink';
+
+/** What a problem with a log looks like outside the worker. */
+export interface LogProblem {
+  readonly problem: string;
+}
+
+/** Curves of a stretch of the log, thinned to the pixels there are. */
+export interface Curves {
+  readonly wheels: readonly Curve[];
+  readonly residuals: readonly Curve[];
+  readonly motion: Curve;
+}
+
+/** Where a wheel's events lie: in time, and on the turn. */
+export interface WheelEvents {
+  readonly seconds: number[];
+  readonly places: number[];
+}
+
+const HEAD_BYTES = 65536;
+/** Beyond this nothing useful is in a log of a drive. */
+const MOST_BYTES = 1_500_000_000;
+
+const encodingOf = (head: Uint8Array): string => {
+  if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
+  if (head[0] === 0xfe && head[1] === 0xff) return 'utf-16be';
+  return head[1] === 0 && head[3] === 0 ? 'utf-16le' : 'utf-8';
+};
+
+const told = async <T>(act: () => Promise<T>): Promise<T | LogProblem> => {
+  try {
+    return await act();
+  } catch (error) {
+    if (error instanceof BadInput)
+      return { problem: `${error.path ? `${error.path} ` : ''}${error.message}` };
+    if (error instanceof RangeError)
+      return { problem: 'The log is too large for the memory of this computer; cut it in two.' };
+    throw error;
+  }
+};
+
+let study: TraceStudy | null = null;
+
+const api = {
+  /** Guesses the columns from the first lines. */
+  preview: (file: Blob): Promise<MappingGuess | LogProblem> =>
+    told(async () => {
+      const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
+      if (head.length === 0) throw new BadInput('log', 'is empty');
+      return guessMapping(new TextDecoder(encodingOf(head)).decode(head));
+    }),
+
+  /** Reads and studies a log; `progress` gets 0 to 1. */
+  study: (
+    file: Blob,
+    mapping: LogMapping | null,
+    circumference: number | null,
+    progress: (part: number) => void,
+  ): Promise<TraceReading | LogProblem> =>
+    told(async () => {
+      study = null;
+      if (file.size > MOST_BYTES)
+        throw new BadInput('log', 'is over 1.5 GB; cut it to the drive that shows the fault');
+      const reader = new LogReader({ mapping, circumference });
+      const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
+      const decoder = new TextDecoder(encodingOf(head));
+      const stream = file.stream().getReader();
+      let read = 0;
+      for (;;) {
+        const { done, value } = await stream.read();
+        if (done) break;
+        reader.push(decoder.decode(value, { stream: true }));
+        read += value.length;
+        progress((0.7 * read) / file.size);
+      }
+      reader.push(decoder.decode());
+      const { log, interval } = reader.finish();
+      progress(0.72);
+      study = readTrace(log, interval, { circumference, progress: (part) => progress(0.72 + 0.28 * part) });
+      return study.reading;
+    }),
+
+  /** The curves between two times in seconds, for a drawing so many pixels wide. */
+  curves: (from: number, to: number, columns: number): Promise<Curves | null> => {
+    const now = study;
+    if (!now) return Promise.resolve(null);
+    const { time } = now.log;
+    const first = Math.max(0, sampleAt(time, from) - 1);
+    const last = Math.min(time.length, sampleAt(time, to) + 1);
+    const thin = (values: Float32Array) => thinPerPixel(time, values, first, last, columns);
+    return Promise.resolve({
+      wheels: now.log.wheels.map(({ kmh }) => thin(kmh)),
+      residuals: now.residuals.map(({ quick }) => thin(quick)),
+      motion: thin(now.motion),
+    });
+  },
+
+  /** The events of the wheel at `index`. */
+  events: (index: number): Promise<WheelEvents> => {
+    const time = study?.log.time;
+    return Promise.resolve({
+      seconds: (study?.events[index] ?? []).map((event) => time?.[event.peak] ?? 0),
+      places: study?.turns[index]?.places ?? [],
+    });
+  },
+
+  /** A made-up log with a known fault, to learn on. */
+  practice: (pattern: LivePattern, wheelEnd: string, seed: number): Promise<string> =>
+    Promise.resolve(
+      logToCsv(
+        generateLog({
+          seed,
+          drive: pattern === 'once-per-turn' || pattern === 'weak-at-low-speed' ? 'yard' : 'town',
+          seconds: 180,
+          rateHz: 20,
+          faults: pattern === 'normal' ? [] : [{ wheelEnd, pattern, severity: 0.6 }],
+        }),
+      ),
+    ),
+};
+
+export type TraceWorkerApi = typeof api;
+expose(api);

@@ -1,0 +1,131 @@
+import type { LivePattern, TraceReading } from '@hardy/core/plain';
+import type { LogMapping, MappingGuess } from '@hardy/core/signal';
+import { proxy, wrap, type Remote } from 'comlink';
+import { create } from 'zustand';
+import type { LogProblem, TraceWorkerApi } from './traceWorker.ts';
+
+interface TraceState {
+  file: File | null;
+  reading: TraceReading | null;
+  /** Columns to be confirmed by a person. */
+  guess: MappingGuess | null;
+  progress: number | null;
+  error: string | null;
+  /** Rolling circumference in metres given by a person or a tyre size, else searched. */
+  circumference: number | null;
+  worker: Remote<TraceWorkerApi> | null;
+  open: (file: File) => Promise<void>;
+  study: (mapping: LogMapping | null) => Promise<void>;
+  practice: (pattern: LivePattern, wheelEnd: string) => Promise<void>;
+  setCircumference: (metres: number | null) => void;
+  chooseColumns: () => Promise<void>;
+  cancel: () => void;
+  dismiss: () => void;
+}
+
+const isProblem = (answer: object): answer is LogProblem => 'problem' in answer;
+
+/** Mappings a person confirmed are remembered by the headings they were for. */
+const keyOf = (guess: MappingGuess): string => `columns of ${guess.headings.join('|')}`;
+const remembered = (guess: MappingGuess): LogMapping | null => {
+  try {
+    const kept = localStorage.getItem(keyOf(guess));
+    return kept ? (JSON.parse(kept) as LogMapping) : null;
+  } catch {
+    return null;
+  }
+};
+const remember = (guess: MappingGuess, mapping: LogMapping): void => {
+  try {
+    localStorage.setItem(keyOf(guess), JSON.stringify(mapping));
+  } catch {
+    // A full or forbidden store only means being asked again.
+  }
+};
+
+let thread: Worker | null = null;
+let seed = 1;
+
+/** The wheel-speed log on the bench. The study runs in a thread of its own; cancelling ends that thread. */
+export const useTrace = create<TraceState>((set, get) => {
+  const start = (): Remote<TraceWorkerApi> => {
+    const current = get().worker;
+    if (current) return current;
+    thread = new Worker(new URL('./traceWorker.ts', import.meta.url), { type: 'module' });
+    const worker = wrap<TraceWorkerApi>(thread);
+    // A proxy answers to any name, `then` too: it must never be returned from an async function.
+    set({ worker: worker });
+    return worker;
+  };
+  const failed = (error: unknown) =>
+    set({ progress: null, error: error instanceof Error ? error.message : String(error) });
+  return {
+    file: null,
+    reading: null,
+    guess: null,
+    progress: null,
+    error: null,
+    circumference: null,
+    worker: null,
+    async open(file) {
+      get().cancel();
+      set({ file, reading: null, guess: null, error: null });
+      try {
+        const guess = await start().preview(file);
+        if (get().file !== file) return;
+        if (isProblem(guess)) set({ error: guess.problem });
+        else {
+          const known = remembered(guess);
+          if (guess.missing.length === 0 || known) await get().study(known);
+          else set({ guess });
+        }
+      } catch (error) {
+        failed(error);
+      }
+    },
+    async study(mapping) {
+      const { file, circumference, guess } = get();
+      if (!file) return;
+      if (guess && mapping) remember(guess, mapping);
+      set({ progress: 0, error: null, guess: null });
+      try {
+        const answer = await start().study(
+          file,
+          mapping,
+          circumference,
+          proxy((part: number) => {
+            if (get().file === file && get().progress !== null) set({ progress: part });
+          }),
+        );
+        if (get().file !== file) return;
+        if (isProblem(answer)) set({ progress: null, error: answer.problem });
+        else set({ progress: null, reading: answer });
+      } catch (error) {
+        failed(error);
+      }
+    },
+    async practice(pattern, wheelEnd) {
+      seed++;
+      const csv = await start().practice(pattern, wheelEnd, seed);
+      await get().open(new File([csv], 'practice log.csv', { type: 'text/csv' }));
+    },
+    setCircumference(circumference) {
+      set({ circumference });
+      if (get().reading) void get().study(null);
+    },
+    async chooseColumns() {
+      const { file } = get();
+      if (!file) return;
+      const guess = await start().preview(file);
+      if (isProblem(guess)) set({ error: guess.problem });
+      else set({ guess });
+    },
+    cancel() {
+      if (get().progress === null) return;
+      thread?.terminate();
+      thread = null;
+      set({ worker: null, progress: null });
+    },
+    dismiss: () => set({ guess: null, error: null }),
+  };
+});
