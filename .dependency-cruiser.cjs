@@ -15,6 +15,7 @@ const ROOMS = [
   'plan',
   'handover',
   'advice',
+  'practice',
 ];
 
 const roomRules = ROOMS.slice(0, -1).map((room, i) => ({
@@ -91,7 +92,7 @@ module.exports = {
       from: {
         orphan: true,
         path: '^packages/[^/]+/src/',
-        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|(signal|checks)Room\\.ts|\\.css)$',
+        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|(signal|checks|reasoning)Room\\.ts|\\.css)$',
       },
       to: {},
     },

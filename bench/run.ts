@@ -3,6 +3,7 @@ import { keystrokes } from './keystroke.ts';
 import { firstLoadBytes } from './firstLoad.ts';
 import { fullDocket } from './fullDocket.ts';
 import { measure, reference, type Timing } from './measure.ts';
+import { posteriorTimes } from './posteriorTimes.ts';
 import { scanReport } from './scanReport.ts';
 import { traceTimes } from './traceLog.ts';
 
@@ -25,6 +26,11 @@ say(
   'advise, full docket, plan of depth 3',
   measure(() => advise(fullDocket, knowledge), 60),
   'target p95 under 150 ms',
+);
+const inference = posteriorTimes();
+say('posterior, full docket', inference.exact, 'target p95 under 10 ms');
+process.stdout.write(
+  `plain enumeration of the same ${(inference.combinations / 1e6).toFixed(1)} million combinations: ${inference.plain.toFixed(0)} ms, ${(inference.plain / inference.exact.median).toFixed(0)} x the posterior\n`,
 );
 const context = { ...bareIntake('2026-11-25'), steeringSide: 'left' as const, axles: 2 };
 say(

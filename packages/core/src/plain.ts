@@ -8,6 +8,7 @@ export type * from './vocabulary/words.ts';
 export type * from './vocabulary/wheelEnd.ts';
 export type * from './vocabulary/check.ts';
 export type * from './vocabulary/docket.ts';
+export type * from './vocabulary/shop.ts';
 export type * from './vocabulary/advice.ts';
 export type * from './vocabulary/intakeReading.ts';
 export type * from './vocabulary/traceReading.ts';

@@ -9,6 +9,7 @@ import { intakeCache } from './intakeCache.ts';
 import { problems } from './problem.ts';
 import { docketRoutes } from './routes/dockets.ts';
 import { readingRoutes } from './routes/reading.ts';
+import { setupRoutes } from './routes/setup.ts';
 
 /** Everything the page may load comes from here: no network at run time. */
 const POLICY =
@@ -26,7 +27,7 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
   });
   app.use(problems);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
-  for (const router of [readingRoutes(orm, intake), docketRoutes(orm, intake)])
+  for (const router of [readingRoutes(orm, intake), setupRoutes(orm, intake), docketRoutes(orm, intake)])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
     app.use(

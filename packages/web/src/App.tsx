@@ -13,6 +13,7 @@ const HandOverSheet = lazy(() =>
   import('./sheet/HandOverSheet.tsx').then((m) => ({ default: m.HandOverSheet })),
 );
 const TraceScreen = lazy(() => import('./trace/TraceScreen.tsx').then((m) => ({ default: m.TraceScreen })));
+const SetupScreen = lazy(() => import('./setup/SetupScreen.tsx').then((m) => ({ default: m.SetupScreen })));
 
 const Lost = () => (
   <Desk>
@@ -34,6 +35,7 @@ export function App() {
             <Route path="/docket/:id" element={<DocketScreen />} />
             <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
             <Route path="/docket/:id/trace" element={<TraceScreen />} />
+            <Route path="/setup" element={<SetupScreen />} />
             <Route path="/trace" element={<TraceScreen />} />
             <Route path="*" element={<Lost />} />
           </Routes>

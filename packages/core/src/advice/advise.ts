@@ -20,7 +20,7 @@ import type { PositionContext } from '../positions/placePhrase.ts';
 import type { Advice, Offer, RankedCause } from '../vocabulary/advice.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
-import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
+import type { Docket, School, DocketVehicle } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
@@ -175,6 +175,14 @@ const offersAt = (end: EndPosterior, group: ArchitectureGroup, plan: BuiltPlan, 
     };
   });
 
+/** The school a plan is set against: looking first against selling first. */
+const OTHER_SCHOOL: Readonly<Record<School, School>> = {
+  'test-first': 'sell-likely',
+  'lift-at-hand': 'sell-likely',
+  'sell-likely': 'test-first',
+  'far-away': 'test-first',
+};
+
 /**
  * The whole flow as one pure function: facts to causes to parts that fit to priced offers to a plan and a hand-over.
  * The screen, the API and the command line all show what this returns.
@@ -225,13 +233,15 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   );
   const groupOf = (end: WheelEnd): ArchitectureGroup =>
     groups.find((group) => group.ends.includes(end)) as ArchitectureGroup;
+  const school = docket.options?.school ?? knowledge.school;
   const plans = offeredEnds.map((end) => {
     const group = groupOf(end.wheelEnd);
     const architecture = likelyArchitecture(end, group);
     const outlays = partsOffered(end, a.get('offer.exists-at-least')).map((part) =>
       outlayOf(part, end.wheelEnd, architecture, filled, knowledge.slice, knowledge.today, a),
     );
-    return { end, group, architecture, plan: buildPlan(filled, end, outlays, knowledge.school, a) };
+    const planUnder = (which: School) => buildPlan(filled, end, outlays, which, evidence.findings, a);
+    return { end, group, architecture, plan: planUnder(school), planUnder };
   });
   const offers = plans
     .flatMap(({ end, group, plan }) => offersAt(end, group, plan, axles))
@@ -248,6 +258,8 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     causes,
     shared,
     plan: main?.plan ?? null,
+    other: main && wheelEnd ? main.planUnder(OTHER_SCHOOL[school]) : null,
+    school,
     conflicts: corner.conflicts,
     echoesOnly,
     ends,

@@ -19,6 +19,7 @@ export const fillVehicle = (given: DocketVehicle, catalogue: CatalogueVehicle | 
     wheelEnds: Object.fromEntries(
       [...keys].map((key) => [key, { ...catalogue.wheelEnds[key], ...stated(given.wheelEnds?.[key]) }]),
     ),
+    originalTyre: given.originalTyre ?? tyres,
     tyres: given.tyres ?? (tyres ? {} : undefined),
   };
 };

@@ -70,6 +70,30 @@ describe('sanity of the whole', () => {
     );
   });
 
+  test('left and right mirrored give the mirrored answer', () => {
+    const turn = (text: string): string =>
+      text
+        .replace(/A(\d)(L|R)/g, (_, axle: string, side: string) => `A${axle}${side === 'L' ? 'R' : 'L'}`)
+        .replace(/C0037/g, 'C003A');
+    fc.assert(
+      fc.property(dockets, (docket) => {
+        const mirrored = JSON.parse(turn(JSON.stringify(docket))) as Docket;
+        const [one, two] = [advise(docket, knowledge), advise(mirrored, knowledge)];
+        const odds = (advice: typeof one, flip: boolean) =>
+          Object.fromEntries(
+            advice.causes.map((c) => [
+              `${c.cause} ${flip ? turn(c.wheelEnd ?? '') : (c.wheelEnd ?? '')}`,
+              Number(c.probability.toFixed(9)),
+            ]),
+          );
+        expect(odds(two, true)).toEqual(odds(one, false));
+        expect(two.verdict.action).toBe(one.verdict.action);
+        expect(two.wheelEnd && turn(two.wheelEnd)).toBe(one.wheelEnd);
+      }),
+      { numRuns: 30, seed: 5 },
+    );
+  });
+
   test('a fact that has nothing to do with it changes nothing', () => {
     fc.assert(
       fc.property(dockets, (docket) => {

@@ -4,6 +4,7 @@ import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { looseWheelEnd, mustStopDriving } from '../handover/cautionsFor.ts';
 import { WORK_IN_WORDS } from '../offers/fixes.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
+import type { Fix } from '../plan/buildProblem.ts';
 import { guideFor } from '../plan/planTree.ts';
 import { CHECK_GUIDES } from '../plan/checkGuide.ts';
 import type { Plan, PlanNode, RankedCause, Verdict } from '../vocabulary/advice.ts';
@@ -22,6 +23,9 @@ interface Situation {
   readonly causes: readonly RankedCause[];
   readonly shared: { readonly module: number; readonly supply: number };
   readonly plan: BuiltPlan | null;
+  /** The same corner under the other school. */
+  readonly other: BuiltPlan | null;
+  readonly school: School;
   readonly conflicts: ReadonlyArray<{ because: string }>;
   readonly echoesOnly: boolean;
   readonly ends: readonly WheelEnd[];
@@ -29,6 +33,10 @@ interface Situation {
   readonly currency: string;
   readonly a: Assumptions;
 }
+
+/** A fix as one would say it. */
+const fixInWords = (fix: Fix): string =>
+  fix.kind === 'part' ? `sell the ${PART_IN_WORDS[fix.part]}` : WORK_IN_WORDS[fix.work];
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -61,13 +69,26 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   const { docket, wheelEnd, axles, causes, plan, a } = s;
   const top = causes[0] ?? null;
   const place = wheelEnd ? wheelEndInWords(wheelEnd, axles) : '';
-  const school: School = plan?.school ?? docket.options?.school ?? 'test-first';
+  const { school } = s;
   const money = (amount: number) => moneyInWords(amount, s.currency);
   const minutes = (check: CheckName) => a.get(`check.minutes.${check}`);
   const asPlan = (step: PlanNode | null, check: CheckName | null, worth = 0): Plan => ({
     worth,
     school,
     step,
+    flips: (plan?.flips ?? []).map((flip) => ({
+      when: `${CHECK_IN_WORDS[flip.check]}: ${flip.result.replace(/-/g, ' ')}`,
+      chance: flip.chance,
+      then: flip.fix ? fixInWords(flip.fix) : 'refer it to a workshop',
+    })),
+    other: s.other
+      ? {
+          school: s.other.school,
+          label: s.other.step.label,
+          same: s.other.step.label === plan?.step.label,
+          expectedCost: s.other.step.expectedCost,
+        }
+      : null,
     next: check ? guideFor(check, minutes(check)) : null,
   });
   const base = { part: null, wheelEnd, check: null, cause: top?.cause ?? null };

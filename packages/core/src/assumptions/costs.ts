@@ -131,6 +131,7 @@ export const COSTS: JudgementTable = {
 
   ...row('check.minutes', 'min', [0, 240], 'Time a check takes, tools at hand.', {
     'visual.ring': 12,
+    'ring.teeth': 20,
     'visual.sensor': 15,
     'visual.connector': 8,
     'visual.harness': 12,
@@ -177,6 +178,22 @@ export const COSTS: JudgementTable = {
   ),
   'school.test-first.comeback': judgement(1, 'times', [0, 10], 'A comeback at its full cost.'),
   'school.sell-likely.comeback': judgement(0.7, 'times', [0, 10], 'Unopened parts come back at little cost.'),
+  'school.lift-at-hand.check': judgement(
+    0.6,
+    'times',
+    [0, 10],
+    'The wheel is off already: looking costs little.',
+  ),
+  'school.lift-at-hand.check-trip': judgement(0, 'money', [0, 500], 'The vehicle is on the lift.'),
+  'school.lift-at-hand.comeback': judgement(1, 'times', [0, 10], 'A comeback at its full cost.'),
+  'school.far-away.check': judgement(1, 'times', [0, 10], 'Checks cost their minutes.'),
+  'school.far-away.check-trip': judgement(
+    15,
+    'money',
+    [0, 500],
+    'Checks are made far away, with a call back.',
+  ),
+  'school.far-away.comeback': judgement(1.8, 'times', [0, 10], 'Coming back means the long way twice.'),
   'plan.depth': judgement(3, 'steps', [1, 5], 'How far ahead the plan looks.'),
   'plan.ignore-below': judgement(
     0.002,

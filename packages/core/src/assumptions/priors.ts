@@ -68,6 +68,28 @@ export const PRIORS: JudgementTable = {
     [0, 40],
     'Age at which the priors above hold; used when the build date is not known.',
   ),
+  ...factors('distance.per-100000km', 'For each 100,000 km beyond the usual of its age: what turns wears.', {
+    bearing: 1.6,
+    encoder: 1.2,
+    sensor: 1.05,
+    wiring: 1.05,
+  }),
+  'distance.per-year': judgement(
+    15000,
+    'km',
+    [1000, 150000],
+    'Distance of a usual year; the priors hold for it.',
+  ),
+  'oversize.percent': judgement(
+    3,
+    '%',
+    [1, 20],
+    'Tyres larger than built by this much load the bearings with a longer lever.',
+  ),
+  ...factors('oversize', 'Oversize tyres wear integrated hubs and bearings out.', {
+    bearing: 1.8,
+    encoder: 1.3,
+  }),
   ...factors('target.on-shaft', 'A ring pressed on a rusting shaft cracks more often than one on a hub.', {
     ring: 1.6,
   }),

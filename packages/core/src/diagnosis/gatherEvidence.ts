@@ -11,6 +11,7 @@ import { axleOf, isCentre, wheelEndAt, wheelEndInWords } from '../vocabulary/whe
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { checkChance } from './checkTable.ts';
 import type { Complaint, Evidence, Finding, SharedFinding } from './finding.ts';
+import { mechanismOf } from './mechanism.ts';
 
 /** What turning a docket into evidence needs to know of the vehicle. */
 export interface EvidenceContext {
@@ -39,7 +40,6 @@ const DEAD_MEANINGS = new Set([
   'device',
   'voltage-range',
 ]);
-const DEAD_PATTERNS = new Set(['no-signal', 'drops-out']);
 
 /** A wheel end of a fact, moved to the axle's centre sender where the axle has only that. */
 const settle = (end: WheelEnd | null | undefined, ends: readonly WheelEnd[]): WheelEnd | null => {
@@ -119,7 +119,6 @@ const checkFinding = (
   const { a } = context;
   if (check.check === 'battery' || check.check === 'tyres') return null;
   if (check.check === 'meter.resistance' && check.of === 'new-part') return null;
-  const dead = check.check === 'live' && DEAD_PATTERNS.has(check.pattern);
   const explained = check.check === 'live' && sizesExplain(check, end, sizes, a);
   const notGrowing =
     check.check === 'live' &&
@@ -155,7 +154,7 @@ const checkFinding = (
     path: `checks[${i}]`,
     label: `${CHECK_IN_WORDS[check.check]}: ${result.replace(/-/g, ' ')}`,
     wheelEnd: end,
-    mechanism: dead ? 'dead signal' : check.check === 'live' ? 'bad signal' : check.check,
+    mechanism: mechanismOf(check.check, check.check === 'live' ? check.pattern : ''),
     kind: 'check',
     seen: chance('seen'),
     normal: chance('normal'),

@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
+import { parseTyreSize } from '../checks/tyreSize.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { Architecture } from './architecture.ts';
@@ -14,7 +15,18 @@ export const ageInYears = (buildDate: string | null | undefined, today: string):
   return Math.max(0, asYears(today) - asYears(buildDate));
 };
 
-/** Chance of a single cause at a wheel end before any finding: base rate, moved by salt, age and the kind of target. */
+/** Distance beyond the usual for the age says something up to so many times 100,000 km either way. */
+const clampDistance = (times: number): number => Math.max(-2, Math.min(3, times));
+
+/** By how much the largest tyre fitted is larger than the one the vehicle was built with, in percent; null if not known. */
+export const oversizePercent = (vehicle: DocketVehicle): number | null => {
+  const built = vehicle.originalTyre ? parseTyreSize(vehicle.originalTyre) : null;
+  const fitted = Object.values(vehicle.tyres ?? {}).flatMap((size) => parseTyreSize(size) ?? []);
+  if (!built || fitted.length === 0) return null;
+  return (Math.max(...fitted.map(({ diameter }) => diameter)) / built.diameter - 1) * 100;
+};
+
+/** Chance of a single cause at a wheel end before any finding: base rate, moved by salt, age, distance, tyres and target. */
 export const causePrior = (
   cause: Cause,
   architecture: Architecture,
@@ -28,10 +40,22 @@ export const causePrior = (
     vehicle.saltExposure === 'high' || vehicle.saltExposure === 'none'
       ? a.find(`salt.${vehicle.saltExposure}.${cause}`, 1)
       : 1;
+  const driven =
+    vehicle.distanceKm == null
+      ? 1
+      : a.find(`distance.per-100000km.${cause}`, 1) **
+        clampDistance((vehicle.distanceKm - age * a.get('distance.per-year')) / 100000);
+  const oversize =
+    (oversizePercent(vehicle) ?? 0) >= a.get('oversize.percent') ? a.find(`oversize.${cause}`, 1) : 1;
   const shaft = architecture.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${cause}`, 1) : 1;
   return Math.min(
     a.get('prior.most'),
-    a.get(`prior.${cause}`) * a.find(`age.per-decade.${cause}`, 1) ** decades * salt * shaft,
+    a.get(`prior.${cause}`) *
+      a.find(`age.per-decade.${cause}`, 1) ** decades *
+      salt *
+      driven *
+      oversize *
+      shaft,
   );
 };
 

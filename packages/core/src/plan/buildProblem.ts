@@ -2,6 +2,7 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import { NORMAL_RESULT } from '../checks/readCheck.ts';
 import { checkChance, resultsOf } from '../diagnosis/checkTable.ts';
 import type { Finding } from '../diagnosis/finding.ts';
+import { mechanismOf } from '../diagnosis/mechanism.ts';
 import { likelihood } from '../diagnosis/likelihood.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
@@ -59,10 +60,16 @@ const remains = (
     [{ left: [], p: 1 }],
   );
 
+/**
+ * A check as the solver takes it. A result that only repeats what is known (a dead signal after a code of an open
+ * circuit) tells little: its chances are raised to the same small power the posterior will give it, and each state's
+ * results brought to a sum of one again.
+ */
 const checkOf = (
   entry: AvailableCheck,
   states: readonly Belief[],
   costFactor: number,
+  known: ReadonlySet<string>,
   a: Assumptions,
 ): SolveCheck => {
   const normal = NORMAL_RESULT[entry.table];
@@ -78,12 +85,18 @@ const checkOf = (
       normal: (cause) => checkChance(entry.table, normal ?? result, cause, a),
       isNormal: result === normal,
     };
-    return states.map((b) => likelihood(finding, [...b.state, ...b.shared], b.architecture));
+    const power = known.has(mechanismOf(entry.check, result)) ? a.get('correlation.repeat') : 1;
+    return states.map((b) => likelihood(finding, [...b.state, ...b.shared], b.architecture) ** power);
   };
+  const chances = results.map(chance);
+  const totals = states.map((_, s) => chances.reduce((sum, row) => sum + (row[s] ?? 0), 0));
   return {
     id: entry.check,
     cost: (a.get(`check.minutes.${entry.check}`) / 60) * a.get('labour.rate') * costFactor,
-    results: results.map((id) => ({ id, chance: chance(id) })),
+    results: results.map((id, r) => ({
+      id,
+      chance: (chances[r] ?? []).map((p, s) => p / (totals[s] ?? 1)),
+    })),
   };
 };
 
@@ -96,6 +109,7 @@ export const buildProblem = (
   end: EndPosterior,
   outlays: readonly Outlay[],
   school: School,
+  findings: readonly Finding[],
   a: Assumptions,
 ): CornerProblem => {
   const least = a.get('plan.ignore-below');
@@ -143,6 +157,9 @@ export const buildProblem = (
       }));
     });
   }
+  const known = new Set(
+    findings.filter(({ wheelEnd }) => wheelEnd === end.wheelEnd).map(({ mechanism }) => mechanism),
+  );
   const checks = availableChecks(docket, end.wheelEnd, end.beliefs, a);
   return {
     fixes,
@@ -155,7 +172,7 @@ export const buildProblem = (
         outlay: fix.kind === 'part' ? fix.outlay.mean : fix.cost,
         moves: moves[f] ?? [],
       })),
-      checks: checks.map((entry) => checkOf(entry, states, a.get(`school.${school}.check`), a)),
+      checks: checks.map((entry) => checkOf(entry, states, a.get(`school.${school}.check`), known, a)),
       refer: a.get('refer.cost'),
       comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`),
       firstCheck: a.get(`school.${school}.check-trip`),

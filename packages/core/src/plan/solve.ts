@@ -53,18 +53,44 @@ export interface Situation {
 
 const NEVER = 1e-12;
 
+/** Cost of each fix, and last of the way out, in each state, when failing leads to the way out. */
+const lastStepCosts = ({ belief, fixes, comeback, refer }: Problem): Float64Array[] => [
+  ...fixes.map(({ outlay, moves }) =>
+    Float64Array.from(belief, (_, s) => {
+      const failed = (moves[s] ?? []).reduce((sum, move) => (move.to >= 0 ? sum + move.chance : sum), 0);
+      return outlay + failed * (comeback + refer);
+    }),
+  ),
+  Float64Array.from(belief, () => refer),
+];
+
+const dot = (x: ReadonlyArray<number> | Float64Array, y: Float64Array): number => {
+  let sum = 0;
+  for (let i = 0; i < y.length; i++) sum += (x[i] as number) * (y[i] as number);
+  return sum;
+};
+
 /**
  * Solves the problem exactly to the depth asked for.
  *
- * V(b, 0) = the way out, or one fix whose failure leads to the way out: V(b, d) = min over refer, fixes and checks
- * of the cost now plus the expected cost after, with depth d - 1. A fix that does not cure costs a comeback and is
- * evidence: the belief moves to what can still be wrong. A check is made once. Beliefs reached by the same set of
- * results are solved once.
+ * V(b, 1) = the way out, or one fix whose failure leads to the way out: a minimum of functions linear in the belief,
+ * so the last step is one product of a vector by a belief each, and a check before it one product for each result and
+ * fix (no new belief is made). V(b, d) = min over refer, fixes and checks of the cost now plus the expected cost after,
+ * with depth d - 1. A fix that does not cure costs a comeback and is evidence: the belief moves to what can still be
+ * wrong. A check is made once. Beliefs reached by the same set of results are solved once. A check is not looked into
+ * when knowing the truth for nothing would save less than its price.
  */
 export const solver = (problem: Problem): Solver => {
   const { fixes, checks, refer, comeback, firstCheck } = problem;
   const memo = new Map<string, Solution>();
   const start: Situation = { belief: problem.belief, checked: 0, tried: 0, key: '' };
+  const last = lastStepCosts(problem);
+  // For each check and result: the last step's costs weighted by the chance of the result in each state.
+  const lastAfter = checks.map((check) =>
+    check.results.map(({ chance }) =>
+      last.map((costs) => Float64Array.from(costs, (cost, s) => cost * (chance[s] ?? 0))),
+    ),
+  );
 
   const after: Solver['after'] = (situation, check, result) => {
     const likelihoods = checks[check]?.results[result]?.chance ?? [];
@@ -105,17 +131,27 @@ export const solver = (problem: Problem): Solver => {
   const cost: Solver['cost'] = (situation, choice, depth) => {
     if (choice.kind === 'refer') return refer;
     if (choice.kind === 'fix') {
+      if (depth <= 1) return dot(situation.belief, last[choice.fix] as Float64Array);
       const { chance, next } = afterFailed(situation, choice.fix);
       const outlay = fixes[choice.fix]?.outlay ?? 0;
-      if (chance <= NEVER) return outlay;
-      return outlay + chance * (comeback + (depth <= 1 ? refer : best(next, depth - 1).value));
+      return chance <= NEVER ? outlay : outlay + chance * (comeback + best(next, depth - 1).value);
     }
     const check = checks[choice.check];
     if (!check) return Infinity;
     const now = check.cost + (situation.checked === 0 ? firstCheck : 0);
+    if (depth <= 1) return now + refer;
+    if (depth === 2)
+      return (lastAfter[choice.check] ?? []).reduce((sum, costs) => {
+        let least = Infinity;
+        for (const each of costs) {
+          const c = dot(situation.belief, each);
+          if (c < least) least = c;
+        }
+        return sum + least;
+      }, now);
     return check.results.reduce((sum, _, r) => {
       const { chance, next } = after(situation, choice.check, r);
-      return chance <= NEVER ? sum : sum + chance * (depth <= 1 ? refer : best(next, depth - 1).value);
+      return chance <= NEVER ? sum : sum + chance * best(next, depth - 1).value;
     }, now);
   };
 
@@ -134,7 +170,7 @@ export const solver = (problem: Problem): Solver => {
     }
     if (depth > 1) {
       // No check can save more than knowing everything would: where that is less than its price, skip it.
-      const informed = perfectInformation(problem, situation);
+      const informed = dot(situation.belief, floor);
       for (let check = 0; check < checks.length; check++) {
         if (situation.checked & (1 << check)) continue;
         const price = (checks[check]?.cost ?? 0) + (situation.checked === 0 ? firstCheck : 0);
@@ -150,30 +186,19 @@ export const solver = (problem: Problem): Solver => {
     memo.set(key, solution);
     return solution;
   };
+  const floor = floors(problem);
 
   return { best, cost, after, afterFailed, start };
 };
 
 /**
- * A lower bound on the cost from here: for each state, the cheapest outlay of a single fix that can take it anywhere
- * better, or the way out. Knowing the truth for nothing could not do better than that.
+ * A lower bound on the cost in each state: the cheapest outlay of a single fix that can take it anywhere better, or the
+ * way out. Knowing the truth for nothing could not do better than that.
  */
-const perfectInformation = (problem: Problem, situation: Situation): number => {
-  const floor = floors(problem);
-  return situation.belief.reduce((sum, p, s) => sum + p * (floor[s] ?? 0), 0);
-};
-
-const floorCache = new WeakMap<Problem, number[]>();
-
-const floors = (problem: Problem): number[] => {
-  const known = floorCache.get(problem);
-  if (known) return known;
-  const result = problem.belief.map((_, s) =>
+const floors = (problem: Problem): Float64Array =>
+  Float64Array.from(problem.belief, (_, s) =>
     problem.fixes.reduce((least, fix) => {
       const helps = (fix.moves[s] ?? []).some((move) => move.to !== s && move.chance > 0);
       return helps ? Math.min(least, fix.outlay) : least;
     }, problem.refer),
   );
-  floorCache.set(problem, result);
-  return result;
-};

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CHECK_NAMES } from './check.ts';
+import { School } from './docket.ts';
 import { WheelEnd } from './wheelEnd.ts';
 import { Action, Cause, Caution, CodeRole, CodeStatus, PartClass, QuestionAbout } from './words.ts';
 
@@ -117,8 +118,12 @@ export const PlanNode: z.ZodType<PlanNode> = z.object({
 export const Plan = z.object({
   /** What the best first step is expected to save over the best sale without any check. */
   worth: money,
-  school: z.string(),
+  school: School,
   step: PlanNode.nullable(),
+  /** What would change this answer: findings that would make another fix the best, likeliest first. */
+  flips: z.array(z.object({ when: z.string(), chance: probability, then: z.string() })),
+  /** How the plan begins under the other school, and what it is expected to cost there. */
+  other: z.object({ school: School, label: z.string(), same: z.boolean(), expectedCost: money }).nullable(),
   /** Minutes and how-to of the next check, if there is one. */
   next: z
     .object({

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { OUTCOME_RESULTS } from './wordLists.ts';
+import { OUTCOME_RESULTS, SCHOOLS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -55,6 +55,8 @@ export const DocketVehicle = z.object({
   electric: z.boolean().nullish(),
   wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture).nullish(),
   tyres: TyreSizes.nullish(),
+  /** Size the vehicle was built with. */
+  originalTyre: text(60).nullish(),
 });
 export type DocketVehicle = z.infer<typeof DocketVehicle>;
 
@@ -77,7 +79,7 @@ export const HistoryEvent = z.object({
 export type HistoryEvent = z.infer<typeof HistoryEvent>;
 
 /** A way the shop likes to work: a cost policy, not separate code. */
-export const School = z.enum(['test-first', 'sell-likely']);
+export const School = z.enum(SCHOOLS);
 export type School = z.infer<typeof School>;
 
 /**

@@ -1,4 +1,5 @@
 import type { CheckName } from './check.ts';
+import type { School } from './docket.ts';
 import type { Caution, Cause, EventName, PartClass, Symptom } from './words.ts';
 
 /** Each cause as a counter person would say it. */
@@ -88,6 +89,21 @@ export const CHECK_IN_WORDS: Readonly<Record<CheckName, string>> = {
   live: 'compare live wheel speeds',
   'clear-and-drive': 'clear the code and drive',
   battery: 'test the battery',
+};
+
+/** Each school as the counter calls it, and what it holds. */
+export const SCHOOL_IN_WORDS: Readonly<Record<School, string>> = {
+  'test-first': 'test first',
+  'sell-likely': 'sell the likely part',
+  'lift-at-hand': 'lift at hand',
+  'far-away': 'customer far away',
+};
+
+export const SCHOOL_HOLDS: Readonly<Record<School, string>> = {
+  'test-first': 'the vehicle is here: checks cost only their minutes',
+  'sell-likely': 'returns unopened are cheap; a check means another trip',
+  'lift-at-hand': 'the wheel is off already: looking costs little',
+  'far-away': 'coming back is dear, and every check needs a call',
 };
 
 /** The words of each caution. They defer to the maker's data and to licensed people. */

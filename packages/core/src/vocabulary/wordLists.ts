@@ -56,6 +56,9 @@ export const EVENTS = [
   'battery-flat',
 ] as const;
 
+/** Ways a shop likes to work: cost policies over the same reasoning. */
+export const SCHOOLS = ['test-first', 'sell-likely', 'lift-at-hand', 'far-away'] as const;
+
 export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
 
 /** Results a check can have, by its name; for the ohmmeter those that are no number. */

@@ -12,6 +12,7 @@ import {
   stepDocket,
 } from '../store/docketStore.ts';
 import type { IntakeCache } from '../intakeCache.ts';
+import { knowledgeFor } from '../store/catalogueStore.ts';
 
 const NewDocket = z.union([
   z.object({ words: z.string().min(1).max(1_100_000) }),
@@ -54,6 +55,11 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
 
   router.get('/dockets/:id', async (ctx) => {
     ctx.body = await getDocket(em(), id(ctx));
+  });
+
+  router.get('/dockets/:id/knowledge', async (ctx) => {
+    const { docket } = await getDocket(em(), id(ctx));
+    ctx.body = await knowledgeFor(em(), docket);
   });
 
   router.put('/dockets/:id', async (ctx) => {

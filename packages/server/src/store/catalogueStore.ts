@@ -61,6 +61,11 @@ const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise
   );
 };
 
+/** Keeps the shop's settings. */
+export const saveShopSettings = async (em: EntityManager, settings: ShopSettings): Promise<void> => {
+  await em.upsert(SettingRow, { key: 'shop', value: JSON.stringify(settings) });
+};
+
 /** Everything the catalogue knows about one vehicle. */
 export const sliceFor = async (em: EntityManager, vehicleId: string): Promise<CatalogueSlice> => {
   const [vehicle] = await vehiclesWhere(em, { id: vehicleId });

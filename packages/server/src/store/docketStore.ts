@@ -306,6 +306,14 @@ export const listDockets = async (
   }));
 };
 
+/** The dockets on the counter as they are, newest first. */
+export const currentDockets = async (
+  em: EntityManager,
+): Promise<Array<{ id: string; number: number; docket: Docket }>> =>
+  (await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' } })).map(
+    ({ id, number, document }) => ({ id, number, docket: parseDocket(JSON.parse(document)) }),
+  );
+
 /** Today's figures: from the start of the day that `now` is in, local time. */
 export const figures = async (em: EntityManager, now: Date) => {
   const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate());

@@ -4,7 +4,10 @@ import { Link, NavLink } from 'react-router';
 import { ShortcutsDialog } from './ShortcutsDialog.tsx';
 import { useKeys } from './useKeys.ts';
 
-const ROOMS = [{ to: '/trace', name: 'Trace bench' }] as const;
+const ROOMS = [
+  { to: '/trace', name: 'Trace bench' },
+  { to: '/setup', name: 'Setup' },
+] as const;
 
 /** The bench: a dark strip with the name, what the screen puts there, and help; below it the sheet. */
 export function Desk({ strip, children }: { strip?: ReactNode; children: ReactNode }) {

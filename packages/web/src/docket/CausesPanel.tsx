@@ -1,7 +1,8 @@
 import { CAUSE_SHORT, wheelEndInWords, type Advice } from '@hardy/core/plain';
+import { Link } from 'react-router';
 import { inHundred } from '../format.ts';
 
-const SHOWN = 5;
+const SHOWN = 4;
 
 /** What it may be, by probability. */
 export function CausesPanel({ advice }: { advice: Advice }) {
@@ -26,6 +27,10 @@ export function CausesPanel({ advice }: { advice: Advice }) {
           </li>
         ))}
       </ol>
+      <p className="soft small">
+        The odds rest on counter judgement, not on statistics; the shop can change it in{' '}
+        <Link to="/setup">Setup</Link>.
+      </p>
     </section>
   );
 }

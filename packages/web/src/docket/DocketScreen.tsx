@@ -32,6 +32,7 @@ import { FactsPanel } from './FactsPanel.tsx';
 import { NextStep } from './NextStep.tsx';
 import { OffersPanel } from './OffersPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
+import { PlanPanel } from './PlanPanel.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { VerdictBand } from './VerdictBand.tsx';
 
@@ -221,6 +222,16 @@ export function DocketScreen() {
                   numbered={!asked}
                   onResult={found}
                   onMeasure={(check) => setAdding({ first: check })}
+                />
+                <PlanPanel
+                  advice={advice}
+                  school={docket.options?.school ?? null}
+                  onSchool={(school) =>
+                    edit(school ? `school: ${school}` : 'school: as the shop', (d) => ({
+                      ...d,
+                      options: { ...d.options, school },
+                    }))
+                  }
                 />
                 <CausesPanel advice={advice} />
                 {others.map((question) => (

@@ -2,6 +2,7 @@ import type { Docket } from '@hardy/core/plain';
 import { create } from 'zustand';
 import { ApiProblem, call } from '../api/client.ts';
 import type { DocketView } from '../api/types.ts';
+import { adviseHere, learn } from './adviseHere.ts';
 
 /** A write that met a newer version: what each side has, for a person to choose. */
 export interface Clash {
@@ -36,10 +37,23 @@ export const useDocket = create<DocketState>((set, get) => {
     const { view, busy } = get();
     if (!view || busy) return false;
     set({ busy: true, error: null });
+    // The answer is worked out here at once and shown; what the server says a moment later stands.
+    let answered = false;
+    if (yours)
+      void adviseHere(view.id, yours).then((advice) => {
+        const now = get().view;
+        if (advice && !answered && now?.id === view.id) set({ view: { ...now, docket: yours, advice } });
+      });
     try {
-      set({ view: await request(view), busy: false });
+      const next = await request(view);
+      answered = true;
+      set({ view: next, busy: false });
+      if (next.docket.vehicle?.catalogueId !== view.docket.vehicle?.catalogueId) learn(next.id);
       return true;
     } catch (error) {
+      answered = true;
+      // What was shown ahead of the server did not come about.
+      set({ view });
       if (error instanceof ApiProblem && error.status === 409) {
         const { theirs, theirVersion, differences } = error.more as unknown as Clash;
         set({ busy: false, clash: { yours, theirs, theirVersion, differences, label } });
@@ -64,6 +78,7 @@ export const useDocket = create<DocketState>((set, get) => {
       set({ error: null });
       try {
         set({ view: await call<DocketView>(`/dockets/${id}`) });
+        learn(id);
       } catch (error) {
         set({ error: error instanceof Error ? error.message : String(error) });
       }

@@ -1,0 +1,189 @@
+import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type ShopSettings } from '@hardy/core/plain';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { Desk } from '../desk/Desk.tsx';
+import { useKeys } from '../desk/useKeys.ts';
+import { call } from '../api/client.ts';
+import { AssumptionTable } from './AssumptionTable.tsx';
+import type { AssumptionLine, Effect } from './types.ts';
+
+const DAILY = ['labour.rate', 'idle-day.cost', 'refer.cost', 'comeback.cost'];
+
+/** What the shop sets for itself: its ways, and every judgement number with its reason. */
+export function SetupScreen() {
+  const navigate = useNavigate();
+  const [shop, setShop] = useState<ShopSettings | null>(null);
+  const [lines, setLines] = useState<AssumptionLine[] | null>(null);
+  const [effect, setEffect] = useState<Effect | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const [past, setPast] = useState<ShopSettings[]>([]);
+
+  useEffect(() => {
+    Promise.all([call<ShopSettings>('/shop'), call<AssumptionLine[]>('/assumptions')]).then(
+      ([settings, all]) => {
+        setShop(settings);
+        setLines(all);
+      },
+      (problem: unknown) => setError(problem instanceof Error ? problem.message : String(problem)),
+    );
+  }, []);
+
+  const save = async (next: ShopSettings, undoing = false) => {
+    if (!shop) return;
+    setError(null);
+    try {
+      const answer = await call<Effect & { settings: ShopSettings }>('/shop', { method: 'PUT', body: next });
+      setPast(undoing ? past.slice(0, -1) : [...past, shop]);
+      setShop(answer.settings);
+      setEffect(answer);
+    } catch (problem) {
+      setError(problem instanceof Error ? problem.message : String(problem));
+    }
+  };
+  const change = (part: Partial<ShopSettings>) => shop && void save({ ...shop, ...part });
+  const undo = () => {
+    const last = past.at(-1);
+    if (last) void save(last, true);
+  };
+  useKeys({ u: undo, b: () => void navigate('/') });
+  const changed = Object.entries(shop?.overrides ?? {});
+  const lineOf = (key: string) => lines?.find((line) => line.key === key);
+  return (
+    <Desk>
+      <div className="sheet setup-sheet">
+        <div className="docket-head">
+          <h1>Setup</h1>
+          <span className="soft">
+            what this shop sets for itself; every change is shown on the dockets at once
+          </span>
+          <span className="docket-tools">
+            <Button variant="text" disabled={past.length === 0} onClick={undo}>
+              undo <kbd>u</kbd>
+            </Button>
+            <Button variant="text" component={Link} to="/">
+              counter <kbd>b</kbd>
+            </Button>
+          </span>
+        </div>
+        {error && (
+          <p className="look-here gap" role="alert">
+            {error}
+          </p>
+        )}
+        {!shop || !lines ? (
+          !error && <Skeleton variant="rectangular" height={420} />
+        ) : (
+          <div className="setup-zones">
+            <div>
+              <h2 className="kicker">The shop</h2>
+              <dl className="vehicle-fields setup-fields">
+                <div>
+                  <dt>Name</dt>
+                  <dd>
+                    <input
+                      className="plain-field"
+                      aria-label="Name of the shop"
+                      defaultValue={shop.name}
+                      key={shop.name}
+                      onBlur={(event) =>
+                        event.target.value !== shop.name && change({ name: event.target.value })
+                      }
+                    />
+                  </dd>
+                </div>
+                <div>
+                  <dt>School</dt>
+                  <dd>
+                    <select
+                      className="plain-field"
+                      aria-label="School of the shop"
+                      value={shop.school}
+                      onChange={(event) => change({ school: event.target.value as ShopSettings['school'] })}
+                    >
+                      {SCHOOLS.map((school) => (
+                        <option key={school} value={school}>
+                          {SCHOOL_IN_WORDS[school]}
+                        </option>
+                      ))}
+                    </select>
+                    <p className="soft">{SCHOOL_HOLDS[shop.school]}</p>
+                  </dd>
+                </div>
+                <div>
+                  <dt>Traffic keeps</dt>
+                  <dd>
+                    <select
+                      className="plain-field"
+                      aria-label="Side of the road"
+                      value={shop.trafficSide}
+                      onChange={(event) => change({ trafficSide: event.target.value as 'left' | 'right' })}
+                    >
+                      <option>left</option>
+                      <option>right</option>
+                    </select>
+                  </dd>
+                </div>
+                <div>
+                  <dt>Currency</dt>
+                  <dd>
+                    <input
+                      className="plain-field"
+                      aria-label="Currency, three letters"
+                      defaultValue={shop.currency}
+                      key={shop.currency}
+                      size={4}
+                      onBlur={(event) =>
+                        event.target.value !== shop.currency &&
+                        change({ currency: event.target.value.toUpperCase() })
+                      }
+                    />
+                  </dd>
+                </div>
+              </dl>
+              <h2 className="kicker">What the last change did</h2>
+              {effect === null && <p className="none">nothing changed yet</p>}
+              {effect && effect.turned.length === 0 && (
+                <p className="soft">No answer on the counter turned ({effect.looked} dockets looked at).</p>
+              )}
+              <ul className="turned" aria-live="polite">
+                {effect?.turned.map((docket) => (
+                  <li key={docket.id}>
+                    <Link to={`/docket/${docket.id}`}>Docket {docket.number}</Link>
+                    <p className="soft">was: {docket.before}</p>
+                    <p>now: {docket.after}</p>
+                  </li>
+                ))}
+              </ul>
+              <h2 className="kicker">Changed from the defaults</h2>
+              {changed.length === 0 && <p className="none">nothing</p>}
+              <ul>
+                {changed.map(([key, value]) => (
+                  <li key={key}>
+                    <span className="mono">{key}</span> {value}{' '}
+                    <span className="soft">
+                      was {lineOf(key)?.value} {lineOf(key)?.unit}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+              {changed.length > 0 && (
+                <Button onClick={() => change({ overrides: {} })}>All back to the defaults</Button>
+              )}
+            </div>
+            <AssumptionTable
+              lines={lines}
+              overrides={shop.overrides}
+              daily={DAILY}
+              onChange={(key, value) => {
+                const { [key]: _, ...rest } = shop.overrides;
+                change({ overrides: value === null ? rest : { ...rest, [key]: value } });
+              }}
+            />
+          </div>
+        )}
+      </div>
+    </Desk>
+  );
+}
