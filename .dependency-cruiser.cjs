@@ -1,6 +1,7 @@
 /* Rooms of the core in the order the data walks: a room imports only from rooms before it. */
 const ROOMS = [
   'vocabulary',
+  'catalogueFiles',
   'text',
   'chance',
   'assumptions',
@@ -10,6 +11,7 @@ const ROOMS = [
   'signal',
   'diagnosis',
   'fitment',
+  'matching',
   'intake',
   'offers',
   'plan',

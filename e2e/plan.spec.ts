@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 
-const open = async (page: import('@playwright/test').Page, words: string) => {
+const open = async (page: Page, words: string) => {
   await page.goto('/');
   await page.keyboard.type(words);
   await page.keyboard.press('Enter');

@@ -6,21 +6,38 @@ import {
   parse,
   parseDocket,
   readIntake,
+  fillVehicle,
+  fitAll,
   readTraceText,
   Side,
   type Advice,
   type IntakeReading,
+  type FitLine,
   type TraceReading,
 } from '@hardy/core';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { join } from 'node:path';
 import { readSource } from './readSource.ts';
+import { sliceFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES]';
+  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
+/** What `hardy fit` prints: candidate parts per part class and wheel end, and the questions that still split them. */
+export interface FitReading {
+  readonly format: 'hardy-spoke/fit';
+  readonly version: 1;
+  readonly vehicle: string;
+  readonly lines: readonly FitLine[];
+  readonly questions: ReadonlyArray<{ readonly about: string }>;
+}
+
+/** The scenario’s own catalogue, beside the packages. */
+const DEMO_CATALOGUE = join(import.meta.dirname, '..', '..', '..', 'demo');
+
 const Axles = z.coerce.number().int().min(1).max(9);
 
 const day = (now: Date): string => now.toISOString().slice(0, 10);
@@ -45,6 +62,7 @@ const options = (args: readonly string[]) => {
         axles: { type: 'string' },
         circumference: { type: 'string' },
         track: { type: 'string' },
+        catalogue: { type: 'string' },
       },
     });
   } catch (error) {
@@ -59,14 +77,32 @@ const options = (args: readonly string[]) => {
 export const run = async (
   args: readonly string[],
   now: Date,
-): Promise<Advice | IntakeReading | TraceReading> => {
+): Promise<Advice | IntakeReading | TraceReading | FitReading> => {
   const [command, ...rest] = args;
   const { values, positionals } = options(rest);
   const [file, extra] = positionals;
-  const known = command === 'advise' || command === 'intake' || command === 'trace';
+  const known = command === 'advise' || command === 'intake' || command === 'trace' || command === 'fit';
   if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
   if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
   if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
+  if (command === 'fit') {
+    const docket = parseDocket(await jsonFrom(file));
+    const id = docket.vehicle?.catalogueId;
+    if (!id)
+      throw new BadInput('vehicle.catalogueId', 'is missing; fit answers for a vehicle of the catalogue, name its id');
+    const slice = await sliceFromFolder(values.catalogue ?? DEMO_CATALOGUE, id);
+    const vehicle = slice.vehicle ? fillVehicle(docket.vehicle ?? {}, slice.vehicle) : (docket.vehicle ?? {});
+    const lines = fitAll(slice, vehicle, vehicle.axles ?? 2);
+    return {
+      format: 'hardy-spoke/fit',
+      version: 1,
+      vehicle: id,
+      lines,
+      questions: lines
+        .flatMap(({ question, partClass, wheelEnd }) => (question ? [{ ...question, partClass, wheelEnd }] : []))
+        .map(({ attribute, ...question }) => ({ about: attribute, ...question })),
+    };
+  }
   if (command === 'trace') {
     // Yaw is left free at every sample, so the track changes nothing; it is read so that a slip in it is told.
     if (values.track !== undefined) parse(Track, values.track, '--track');

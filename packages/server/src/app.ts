@@ -7,7 +7,9 @@ import { createReadStream } from 'node:fs';
 import { join } from 'node:path';
 import { intakeCache } from './intakeCache.ts';
 import { problems } from './problem.ts';
+import { catalogueRoutes } from './routes/catalogue.ts';
 import { docketRoutes } from './routes/dockets.ts';
+import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
 
@@ -27,7 +29,7 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
   });
   app.use(problems);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
-  for (const router of [readingRoutes(orm, intake), setupRoutes(orm, intake), docketRoutes(orm, intake)])
+  for (const router of [catalogueRoutes(orm, intake), partRoutes(orm), readingRoutes(orm, intake), setupRoutes(orm, intake), docketRoutes(orm, intake)])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
     app.use(

@@ -14,6 +14,9 @@ const HandOverSheet = lazy(() =>
 );
 const TraceScreen = lazy(() => import('./trace/TraceScreen.tsx').then((m) => ({ default: m.TraceScreen })));
 const SetupScreen = lazy(() => import('./setup/SetupScreen.tsx').then((m) => ({ default: m.SetupScreen })));
+const ShelfScreen = lazy(() => import('./shelf/ShelfScreen.tsx').then((m) => ({ default: m.ShelfScreen })));
+const LifeSize = lazy(() => import('./shelf/LifeSize.tsx').then((m) => ({ default: m.LifeSize })));
+const Labels = lazy(() => import('./shelf/Labels.tsx').then((m) => ({ default: m.Labels })));
 
 const Lost = () => (
   <Desk>
@@ -35,6 +38,9 @@ export function App() {
             <Route path="/docket/:id" element={<DocketScreen />} />
             <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
             <Route path="/docket/:id/trace" element={<TraceScreen />} />
+            <Route path="/shelf" element={<ShelfScreen />} />
+            <Route path="/shelf/labels" element={<Labels />} />
+            <Route path="/shelf/print/:number" element={<LifeSize />} />
             <Route path="/setup" element={<SetupScreen />} />
             <Route path="/trace" element={<TraceScreen />} />
             <Route path="*" element={<Lost />} />

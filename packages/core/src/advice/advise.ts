@@ -13,6 +13,7 @@ import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
 import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
 import { cautionsFor, looseWheelEnd } from '../handover/cautionsFor.ts';
 import { handOverFor } from '../handover/handOver.ts';
+import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { outlayOf } from '../offers/outlay.ts';
 import { buildPlan, type BuiltPlan } from '../plan/buildPlan.ts';
@@ -27,6 +28,7 @@ import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
 import { fillVehicle } from './fillVehicle.ts';
 import { assumptionsFor, type Knowledge } from './knowledge.ts';
 import { questionsFor } from './questions.ts';
+import { fitQuestions } from './fitQuestions.ts';
 import { readingQuestions } from './readingQuestions.ts';
 import { decide } from './verdict.ts';
 
@@ -215,7 +217,12 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
 
   const groups = architectureGroups(vehicle, axles, centreAxles, a);
   const ends = groups.flatMap((group) => group.ends);
-  const evidence = gatherEvidence(filled, codes, corner.settled, { axles, ends, a });
+  const evidence = gatherEvidence(filled, codes, corner.settled, {
+    axles,
+    ends,
+    a,
+    ohmRange: (end) => ohmRangeAt(knowledge.slice, end, vehicle),
+  });
   const memo = endTables();
   const whole = posterior(groups, evidence, vehicle, knowledge.today, a, memo);
   const causes = rank(whole);
@@ -323,6 +330,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     cautions,
     questions: [
       ...readingQuestions(docket.checks ?? [], a),
+      ...fitQuestions(knowledge.slice, handed ?? offers[0] ?? null, vehicle),
       ...questionsFor(
         vehicle,
         axles,
@@ -348,6 +356,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
         wheelEnd: end,
         sensing: sensingInWords(groupOf(end)),
         sensor: groupOf(end).known.sensor ?? null,
+        ohms: ohmRangeAt(knowledge.slice, end, vehicle),
       })),
       tyre: Object.values(vehicle.tyres ?? {})[0] ?? knowledge.slice.vehicle?.tyre ?? null,
     },

@@ -4,6 +4,7 @@ import { CODE_LIKELIHOODS } from './codeLikelihoods.ts';
 import { COSTS } from './costs.ts';
 import { HISTORY_FACTORS } from './historyFactors.ts';
 import type { JudgementTable } from './judgement.ts';
+import { MEASURING } from './measuring.ts';
 import { PRIORS } from './priors.ts';
 import { SYMPTOM_LIKELIHOODS } from './symptomLikelihoods.ts';
 
@@ -15,6 +16,7 @@ export const DEFAULT_ASSUMPTIONS: JudgementTable = {
   ...HISTORY_FACTORS,
   ...CHECK_LIKELIHOODS,
   ...COSTS,
+  ...MEASURING,
 };
 
 /** The assumptions in force: the defaults with a shop's or a docket's overrides. */

@@ -8,6 +8,12 @@ export interface CheckReading {
   readonly result: string;
 }
 
+/** The maker's range of a coil at 20 degC, ohm. */
+export interface OhmRange {
+  readonly low: number;
+  readonly high: number;
+}
+
 /** Resistance of copper brought to 20 degC: R / (1 + a (T - 20)). */
 export const resistanceAt20 = (ohms: number, temperatureC: number, perKelvin: number): number =>
   ohms / (1 + perKelvin * (temperatureC - 20));
@@ -16,6 +22,7 @@ const resistance = (
   check: Extract<Check, { check: 'meter.resistance' }>,
   sensor: SensorType,
   a: Assumptions,
+  range: OhmRange | null,
 ): CheckReading | null => {
   if (check.of === 'new-part') return null;
   if (check.of === 'harness') {
@@ -29,18 +36,24 @@ const resistance = (
   if (sensor === 'active') return { table, result: 'says-nothing' };
   if (check.ohms > a.get('resistance.open')) return { table, result: 'open' };
   const ohms = resistanceAt20(check.ohms, check.temperatureC ?? 20, a.get('resistance.copper'));
-  if (ohms < a.get('resistance.passive.low')) return { table, result: 'low' };
-  return { table, result: ohms > a.get('resistance.passive.high') ? 'high' : 'in-range' };
+  if (ohms < (range?.low ?? a.get('resistance.passive.low'))) return { table, result: 'low' };
+  return { table, result: ohms > (range?.high ?? a.get('resistance.passive.high')) ? 'high' : 'in-range' };
 };
 
 /**
  * Judges a check by the kind of sensor it was made on. Null when the reading says nothing there: a ring that could
- * not be seen, AC from an active sensor, the resistance of a new part.
+ * not be seen, AC from an active sensor, the resistance of a new part. A coil is judged by `range` where the catalogue
+ * has it for that part, else by the rule of thumb.
  */
-export const readCheck = (check: Check, sensor: SensorType, a: Assumptions): CheckReading | null => {
+export const readCheck = (
+  check: Check,
+  sensor: SensorType,
+  a: Assumptions,
+  range: OhmRange | null = null,
+): CheckReading | null => {
   switch (check.check) {
     case 'meter.resistance':
-      return resistance(check, sensor, a);
+      return resistance(check, sensor, a, range);
     case 'meter.supply':
       if (sensor === 'passive') return null;
       return {

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { compareTyres } from '../checks/compareTyres.ts';
-import { NORMAL_RESULT, readCheck } from '../checks/readCheck.ts';
+import { NORMAL_RESULT, readCheck, type OhmRange } from '../checks/readCheck.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { Check } from '../vocabulary/check.ts';
 import type { Docket, HistoryEvent } from '../vocabulary/docket.ts';
@@ -18,6 +18,8 @@ export interface EvidenceContext {
   readonly axles: number;
   readonly ends: readonly WheelEnd[];
   readonly a: Assumptions;
+  /** The maker's range of the coil at a wheel end, where the catalogue has it. */
+  readonly ohmRange?: (end: WheelEnd) => OhmRange | null;
 }
 
 const SHARED: ReadonlySet<Cause> = new Set(['module', 'supply']);
@@ -119,6 +121,7 @@ const checkFinding = (
   const { a } = context;
   if (check.check === 'battery' || check.check === 'tyres') return null;
   if (check.check === 'meter.resistance' && check.of === 'new-part') return null;
+  const range = end ? (context.ohmRange?.(end) ?? null) : null;
   const explained = check.check === 'live' && sizesExplain(check, end, sizes, a);
   const notGrowing =
     check.check === 'live' &&
@@ -127,7 +130,7 @@ const checkFinding = (
   const chance =
     (which: 'seen' | 'normal'): NonNullable<Finding['normal']> =>
     (cause, architecture) => {
-      const reading = readCheck(check, architecture.sensor, a);
+      const reading = readCheck(check, architecture.sensor, a, range);
       if (!reading) return 1;
       const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
       const base = checkChance(reading.table, result, cause, a);
@@ -149,7 +152,7 @@ const checkFinding = (
           : check.check === 'ring.teeth'
             ? `${check.counted} where ${check.expected} are expected`
             : `${check.volts} V`;
-  const anyReading = readCheck(check, 'passive', a) ?? readCheck(check, 'active', a);
+  const anyReading = readCheck(check, 'passive', a, range) ?? readCheck(check, 'active', a);
   return {
     path: `checks[${i}]`,
     label: `${CHECK_IN_WORDS[check.check]}: ${result.replace(/-/g, ' ')}`,

@@ -19,23 +19,6 @@ export const mayBeBuiltWithin = (
   return !(to && buildDate.slice(0, overlap(buildDate, to)) > to.slice(0, overlap(buildDate, to)));
 };
 
-/** Parts of a class that fit a wheel end of the slice's vehicle, built when it was. */
-export const fittingParts = (
-  slice: CatalogueSlice,
-  partClass: PartClass,
-  wheelEnd: WheelEnd,
-  buildDate: string | null | undefined,
-): CataloguePart[] => {
-  const numbers = new Set(
-    slice.applications
-      .filter(
-        (row) => row.wheelEnds.includes(wheelEnd) && mayBeBuiltWithin(buildDate, row.builtFrom, row.builtTo),
-      )
-      .map((row) => row.partNumber),
-  );
-  return slice.parts.filter((part) => part.partClass === partClass && numbers.has(part.number));
-};
-
 /** The part to offer first: on the shelf before to be ordered, good aftermarket before the other tiers, then the price. */
 export const preferredPart = (parts: readonly CataloguePart[]): CataloguePart | null => {
   const rank = (part: CataloguePart): number =>

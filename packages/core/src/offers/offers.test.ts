@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { emptySlice, type CatalogueSlice } from '../vocabulary/catalogue.ts';
+import { emptySlice, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { CAUSES } from '../vocabulary/wordLists.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
@@ -93,7 +93,7 @@ describe('the seized sensor', () => {
 });
 
 describe('outlay', () => {
-  const slice: CatalogueSlice = {
+  const slice = CatalogueSlice.parse({
     ...emptySlice(),
     vehicle: null,
     parts: [
@@ -127,7 +127,7 @@ describe('outlay', () => {
       { vehicleId: 'v', axle: 1, partClass: 'sensor', labourHours: 0.7, access: '', tools: '', torques: '' },
     ],
     companions: [{ partClass: 'sensor', vehicleId: null, companionNumber: 'SB', quantity: 2, why: 'rusts' }],
-  };
+  });
   const outlay = (d = docket(), s = slice) => outlayOf('sensor', 'A1L', separate, d, s, TODAY, a);
 
   test('part, companions, labour, seizure and the wait, to the cent', () => {

@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { fittingParts, jobNote, preferredPart } from '../fitment/fittingParts.ts';
+import { jobNote, preferredPart } from '../fitment/fittingParts.ts';
+import { resolveParts } from '../fitment/resolveParts.ts';
 import type { OrderLine } from '../vocabulary/advice.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
@@ -73,7 +74,9 @@ export const outlayOf = (
   today: string,
   a: Assumptions,
 ): Outlay => {
-  const candidates = fittingParts(slice, part, wheelEnd, docket.vehicle?.buildDate);
+  const candidates = resolveParts(slice, part, wheelEnd, docket.vehicle ?? {}).candidates.map(
+    (candidate) => candidate.part,
+  );
   const chosen = preferredPart(candidates);
   const price = docket.options?.prices?.[part] ?? (chosen ? chosen.priceCents / 100 : a.get(`price.${part}`));
   const withCompanions = companionLines(slice, part);

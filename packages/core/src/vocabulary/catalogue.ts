@@ -12,6 +12,8 @@ export const CatalogueVehicle = z.object({
   id: z.string().min(1),
   make: z.string().min(1),
   model: z.string().min(1),
+  /** What is under the body, shared with other lines. */
+  platform: z.string().min(1).nullable().default(null),
   /** Everyday words for it: minibus, gritter, pickup. */
   kind: z.string().min(1),
   builtFrom: PartialDate,
@@ -53,6 +55,24 @@ export const CataloguePart = z.object({
   bin: z.string().nullable(),
   supplierDays: z.number().min(0),
   warrantyMonths: z.number().int().min(0),
+  /** Pieces in a pack, and pieces at the branch. */
+  packQuantity: z.number().int().min(1).default(1),
+  branchStock: z.number().int().min(0).default(0),
+  /** EAN-13 or the maker's own code, as a scanner gives it. */
+  barcode: z.string().min(1).max(40).nullable().default(null),
+  /** The number that took its place. */
+  supersededBy: z.string().min(1).nullable().default(null),
+  /** Parts with the same word here do the same job, in whatever tier. */
+  interchange: z.string().min(1).nullable().default(null),
+  /** What a kit holds: part number and pieces. */
+  contents: z.array(z.object({ number: z.string().min(1), quantity: z.number().int().min(1) })).default([]),
+  /** Lengths in millimetres and counts, by figure. */
+  measures: z.record(z.string(), z.number().min(0).max(10000)).default({}),
+  /** What is seen: colour, keying, tooth form. */
+  looks: z.record(z.string(), z.string().min(1).max(40)).default({}),
+  /** Resistance of a passive sensor at 20 degC, ohm. */
+  ohmsLow: z.number().min(0).nullable().default(null),
+  ohmsHigh: z.number().min(0).nullable().default(null),
 });
 export type CataloguePart = z.infer<typeof CataloguePart>;
 
@@ -63,6 +83,8 @@ export const Application = z.object({
   wheelEnds: z.array(WheelEnd).min(1),
   builtFrom: PartialDate.nullable(),
   builtTo: PartialDate.nullable(),
+  /** What else must be so: `hubMaker` is `Corvane`, `steeringSide` is `left`. */
+  conditions: z.record(z.string(), z.string().min(1).max(60)).default({}),
 });
 export type Application = z.infer<typeof Application>;
 

@@ -55,6 +55,8 @@ export const DocketVehicle = z.object({
   electric: z.boolean().nullish(),
   wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture).nullish(),
   tyres: TyreSizes.nullish(),
+  /** What splits the fitment and was found out: hub maker, brake code, plug colour. */
+  attributes: z.record(z.string(), text(60)).nullish(),
   /** Size the vehicle was built with. */
   originalTyre: text(60).nullish(),
 });

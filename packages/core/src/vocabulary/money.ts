@@ -7,3 +7,7 @@ export const centsFrom = (text: string): number | null => {
   const match = /^(\d{1,9})(?:[.,](\d{1,2}))?$/.exec(text.trim());
   return match ? Number(match[1]) * 100 + Number((match[2] ?? '').padEnd(2, '0')) : null;
 };
+
+/** Cents as written: `4150` is `41.50`. */
+export const centsInWords = (cents: number): string =>
+  `${Math.floor(cents / 100)}.${String(cents % 100).padStart(2, '0')}`;

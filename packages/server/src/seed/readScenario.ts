@@ -1,17 +1,24 @@
 import {
-  Application,
+  APPLICATIONS,
   BadInput,
-  CatalogueVehicle,
-  CataloguePart,
-  centsFrom,
-  CompanionRule,
-  DictionaryEntry,
+  COMPANIONS,
+  DICTIONARY,
   FleetVehicle,
-  JobNote,
+  JOBS,
   parse,
   parseDocket,
+  PARTS,
+  SENSING,
   ShopSettings,
+  VEHICLES,
+  type Application,
+  type CataloguePart,
+  type CatalogueTable,
+  type CatalogueVehicle,
+  type CompanionRule,
+  type DictionaryEntry,
   type Docket,
+  type JobNote,
 } from '@hardy/core';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -31,17 +38,18 @@ const rowsOf = async (folder: string, file: string): Promise<Cells[]> => {
 };
 
 const orNull = (text: string | undefined): string | null => (text ? text : null);
-const yes = (text: string | undefined): boolean | null =>
-  text === 'yes' ? true : text === 'no' ? false : null;
 
-/** Checks each row of a file against its schema; errors name the file and the line. */
-const each = async <S extends z.ZodType>(
-  folder: string,
-  file: string,
-  schema: S,
-  shape: (cells: Cells) => unknown,
-): Promise<Array<z.output<S>>> =>
-  (await rowsOf(folder, file)).map((cells, i) => parse(schema, shape(cells), `${file} line ${i + 2}`));
+/** Checks each row of a file of the catalogue; errors name the file, the line and the column. */
+const tableOf = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> =>
+  (await rowsOf(folder, table.file)).map((cells, i) => {
+    try {
+      return table.read(cells);
+    } catch (error) {
+      if (error instanceof BadInput)
+        throw new BadInput(`${table.file} line ${i + 2} ${error.path}`, error.message);
+      throw error;
+    }
+  });
 
 const ScenarioDockets = z.array(
   z.object({
@@ -68,69 +76,40 @@ export interface Scenario {
  * @throws BadInput naming the file, the line and the column of the first row that cannot be used.
  */
 export const readScenario = async (folder: string): Promise<Scenario> => {
-  const sensing = await rowsOf(folder, 'sensing.csv');
+  const sensing = await tableOf(folder, SENSING);
   const json = async (file: string): Promise<unknown> =>
     JSON.parse(await readFile(join(folder, file), 'utf8')) as unknown;
   const listed = parse(ScenarioDockets, await json('dockets.json'), 'dockets.json');
   return {
     shop: parse(ShopSettings, await json('shop.json'), 'shop.json'),
-    vehicles: await each(folder, 'vehicles.csv', CatalogueVehicle, (c) => ({
-      ...c,
-      builtTo: orNull(c.builtTo),
-      axles: Number(c.axles),
-      steeringSide: orNull(c.steeringSide),
-      knuckle: orNull(c.knuckle),
-      electric: yes(c.electric),
-      tyre: orNull(c.tyre),
-      dictionary: orNull(c.dictionary),
-      wheelEnds: Object.fromEntries<unknown>(
+    vehicles: (await tableOf(folder, VEHICLES)).map((vehicle) => ({
+      ...vehicle,
+      wheelEnds: Object.fromEntries(
         sensing
-          .filter((s) => s.vehicleId === c.id)
-          .map((s) => [
-            s.position ?? '',
-            {
-              sensor: orNull(s.sensor),
-              mounting: orNull(s.mounting),
-              target: orNull(s.target),
-              ringSoldAlone: yes(s.ringSoldAlone),
-            },
-          ]),
+          .filter(({ vehicleId }) => vehicleId === vehicle.id)
+          .map(({ vehicleId: _id, position, ...how }) => [position, how]),
       ),
     })),
-    fleet: await each(folder, 'fleet.csv', FleetVehicle, (c) => ({
-      ...c,
-      plate: orNull(c.plate),
-      vin: orNull(c.vin),
-      buildDate: orNull(c.buildDate),
-      saltExposure: orNull(c.saltExposure),
-      distanceKm: Number(c.distanceKm) || null,
-      note: orNull(c.note),
-    })),
-    parts: await each(folder, 'parts.csv', CataloguePart, (c) => ({
-      ...c,
-      priceCents: centsFrom(c.price ?? ''),
-      stock: Number(c.stock),
-      bin: orNull(c.bin),
-      supplierDays: Number(c.supplierDays),
-      warrantyMonths: Number(c.warrantyMonths),
-    })),
-    applications: await each(folder, 'applications.csv', Application, (c) => ({
-      ...c,
-      wheelEnds: (c.wheelEnds ?? '').split(' '),
-      builtFrom: orNull(c.builtFrom),
-      builtTo: orNull(c.builtTo),
-    })),
-    jobs: await each(folder, 'jobs.csv', JobNote, (c) => ({
-      ...c,
-      axle: Number(c.axle),
-      labourHours: Number(c.labourHours),
-    })),
-    companions: await each(folder, 'companions.csv', CompanionRule, (c) => ({
-      ...c,
-      vehicleId: orNull(c.vehicleId),
-      quantity: Number(c.quantity),
-    })),
-    dictionary: await each(folder, 'dictionary.csv', DictionaryEntry, (c) => c),
+    fleet: (await rowsOf(folder, 'fleet.csv')).map((c, i) =>
+      parse(
+        FleetVehicle,
+        {
+          ...c,
+          plate: orNull(c.plate),
+          vin: orNull(c.vin),
+          buildDate: orNull(c.buildDate),
+          saltExposure: orNull(c.saltExposure),
+          distanceKm: Number(c.distanceKm) || null,
+          note: orNull(c.note),
+        },
+        `fleet.csv line ${i + 2}`,
+      ),
+    ),
+    parts: await tableOf(folder, PARTS),
+    applications: await tableOf(folder, APPLICATIONS),
+    jobs: await tableOf(folder, JOBS),
+    companions: await tableOf(folder, COMPANIONS),
+    dictionary: await tableOf(folder, DICTIONARY),
     dockets: await Promise.all(
       listed.map(async (entry) => ({
         docket: parseDocket(await json(`dockets/${entry.name}.json`)),

@@ -11,6 +11,7 @@ import {
   SettingRow,
   VehicleRow,
 } from '../store/entities.ts';
+import { applicationToRow, partToRow, vehicleToRow } from '../store/catalogueRows.ts';
 import { readScenario } from './readScenario.ts';
 
 const HOUR = 3600_000;
@@ -25,10 +26,7 @@ export const seedScenario = async (
   const scenario = await readScenario(folder);
   const em = orm.em.fork();
   await em.transactional(async (tx) => {
-    await tx.insertMany(
-      VehicleRow,
-      scenario.vehicles.map(({ wheelEnds: _wheelEnds, ...row }) => row),
-    );
+    await tx.insertMany(VehicleRow, scenario.vehicles.map(vehicleToRow));
     await tx.insertMany(
       SensingRow,
       scenario.vehicles.flatMap((v) =>
@@ -36,11 +34,8 @@ export const seedScenario = async (
       ),
     );
     await tx.insertMany(FleetRow, scenario.fleet);
-    await tx.insertMany(PartRow, scenario.parts);
-    await tx.insertMany(
-      ApplicationRow,
-      scenario.applications.map((row) => ({ ...row, wheelEnds: row.wheelEnds.join(' ') })),
-    );
+    await tx.insertMany(PartRow, scenario.parts.map(partToRow));
+    await tx.insertMany(ApplicationRow, scenario.applications.map(applicationToRow));
     await tx.insertMany(JobRow, scenario.jobs);
     await tx.insertMany(CompanionRow, scenario.companions);
     await tx.insertMany<DictionaryRow>(DictionaryRow, scenario.dictionary);

@@ -1,6 +1,5 @@
 import {
   CatalogueVehicle,
-  CataloguePart,
   emptySlice,
   FleetVehicle,
   JobNote,
@@ -13,6 +12,8 @@ import {
   type Knowledge,
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
+import type { InferEntity } from '@mikro-orm/core';
+import { applicationFromRow, partFromRow } from './catalogueRows.ts';
 import {
   ApplicationRow,
   CompanionRow,
@@ -24,6 +25,8 @@ import {
   SettingRow,
   VehicleRow,
 } from './entities.ts';
+
+type PartEntity = InferEntity<typeof PartRow>;
 
 /** Today in the shop's own time zone, YYYY-MM-DD. */
 export const today = (now: Date = new Date()): string =>
@@ -42,6 +45,7 @@ const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise
       CatalogueVehicle,
       {
         ...row,
+        platform: row.platform ?? null,
         builtTo: row.builtTo ?? null,
         steeringSide: row.steeringSide ?? null,
         knuckle: row.knuckle ?? null,
@@ -66,30 +70,48 @@ export const saveShopSettings = async (em: EntityManager, settings: ShopSettings
   await em.upsert(SettingRow, { key: 'shop', value: JSON.stringify(settings) });
 };
 
+/** Chains of supersession are followed so far. */
+const LONGEST_CHAIN = 6;
+
+/** Parts with those that took their place, the others of their interchange groups, and what kits hold. */
+const withRelatives = async (em: EntityManager, first: PartEntity[]): Promise<PartEntity[]> => {
+  const known = new Map(first.map((part) => [part.number, part]));
+  let edge = first;
+  for (let step = 0; step < LONGEST_CHAIN && edge.length > 0; step++) {
+    const next = [
+      ...edge.flatMap(({ supersededBy }) => supersededBy ?? []),
+      ...edge.flatMap(({ contents }) =>
+        (JSON.parse(contents) as Array<{ number: string }>).map(({ number }) => number),
+      ),
+    ].filter((number) => !known.has(number));
+    const groups = step === 0 ? [...new Set(edge.flatMap(({ interchange }) => interchange ?? []))] : [];
+    if (next.length === 0 && groups.length === 0) break;
+    edge = (
+      await em.find(PartRow, { $or: [{ number: { $in: next } }, { interchange: { $in: groups } }] })
+    ).filter(({ number }) => !known.has(number));
+    edge.forEach((part) => known.set(part.number, part));
+  }
+  return [...known.values()];
+};
+
 /** Everything the catalogue knows about one vehicle. */
 export const sliceFor = async (em: EntityManager, vehicleId: string): Promise<CatalogueSlice> => {
   const [vehicle] = await vehiclesWhere(em, { id: vehicleId });
   if (!vehicle) return emptySlice();
   const applications = await em.find(ApplicationRow, { vehicleId });
   const companions = await em.find(CompanionRow, { $or: [{ vehicleId: null }, { vehicleId }] });
-  const numbers = [
+  const named = [
     ...new Set([
       ...applications.map((row) => row.partNumber),
       ...companions.map((row) => row.companionNumber),
     ]),
   ];
-  const parts = await em.find(PartRow, { number: { $in: numbers } });
+  const parts = await withRelatives(em, await em.find(PartRow, { number: { $in: named } }));
   const jobs = await em.find(JobRow, { vehicleId });
   return {
     vehicle,
-    parts: parts.map((row) => parse(CataloguePart, { ...row, bin: row.bin ?? null }, `part ${row.number}`)),
-    applications: applications.map((row) => ({
-      partNumber: row.partNumber,
-      vehicleId,
-      wheelEnds: row.wheelEnds.split(' '),
-      builtFrom: row.builtFrom ?? null,
-      builtTo: row.builtTo ?? null,
-    })),
+    parts: parts.map(partFromRow),
+    applications: applications.map(applicationFromRow),
     jobs: jobs.map((row) => parse(JobNote, row, `job note ${row.id}`)),
     companions: companions.map((row) => ({
       partClass: row.partClass as CatalogueSlice['companions'][number]['partClass'],

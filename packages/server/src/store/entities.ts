@@ -52,6 +52,7 @@ export const VehicleRow = defineEntity({
     id: p.string().primary(),
     make: p.string().index(),
     model: p.string().index(),
+    platform: p.string().nullable(),
     kind: p.string().index(),
     builtFrom: p.string(),
     builtTo: p.string().nullable(),
@@ -109,6 +110,19 @@ export const PartRow = defineEntity({
     bin: p.string().nullable(),
     supplierDays: p.float(),
     warrantyMonths: p.integer(),
+    /** The number as it is compared: letters and digits only. */
+    plainNumber: p.string().index(),
+    packQuantity: p.integer(),
+    branchStock: p.integer(),
+    barcode: p.string().nullable().index(),
+    supersededBy: p.string().nullable().index(),
+    interchange: p.string().nullable().index(),
+    /** JSON: kit contents, figures and looks. They are read with the part and never searched by. */
+    contents: p.text(),
+    measures: p.text(),
+    looks: p.text(),
+    ohmsLow: p.float().nullable(),
+    ohmsHigh: p.float().nullable(),
   },
 });
 
@@ -123,6 +137,10 @@ export const ApplicationRow = defineEntity({
     wheelEnds: p.string(),
     builtFrom: p.string().nullable(),
     builtTo: p.string().nullable(),
+    /** JSON of what else must be so. */
+    conditions: p.text(),
+    /** What makes the row itself: a second import of it takes its place. */
+    rowKey: p.string().unique(),
   },
 });
 

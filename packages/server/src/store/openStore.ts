@@ -17,6 +17,8 @@ export const openStore = async (file: string): Promise<MikroORM> => {
     extensions: [Migrator],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, silent: true },
     metadataCache: { enabled: false },
+    // The search index is the database’s own business, not an entity.
+    schemaGenerator: { skipTables: [/^part_search/] },
     pool: {
       afterCreate: (
         connection: { pragma(text: string): void },

@@ -3,8 +3,10 @@ import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { ShortcutsDialog } from './ShortcutsDialog.tsx';
 import { useKeys } from './useKeys.ts';
+import { useScanner } from './useScanner.ts';
 
 const ROOMS = [
+  { to: '/shelf', name: 'Shelf' },
   { to: '/trace', name: 'Trace bench' },
   { to: '/setup', name: 'Setup' },
 ] as const;
@@ -12,6 +14,7 @@ const ROOMS = [
 /** The bench: a dark strip with the name, what the screen puts there, and help; below it the sheet. */
 export function Desk({ strip, children }: { strip?: ReactNode; children: ReactNode }) {
   const [help, setHelp] = useState(false);
+  useScanner();
   useKeys({ '?': () => setHelp(true) });
   return (
     <div className="desk">

@@ -34,6 +34,13 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
     ],
   },
   {
+    where: 'Shelf',
+    keys: [
+      ['m', 'match the old part by measuring it'],
+      ['scan', 'a barcode, anywhere, finds the part'],
+    ],
+  },
+  {
     where: 'Trace bench',
     keys: [
       ['l', 'choose a log'],

@@ -269,6 +269,7 @@ export function DocketScreen() {
           ends={advice.corners.map(({ wheelEnd }) => wheelEnd)}
           setting={(wheelEnd) => ({
             sensor: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.sensor ?? null,
+            range: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.ohms ?? null,
             axles: advice.vehicle.axles,
             tyre: advice.vehicle.tyre,
           })}

@@ -46,7 +46,13 @@ export const answerQuestion = (
         },
       };
     }
-    default:
+    case 'buildDate':
+      return { ...docket, vehicle: { ...vehicle, buildDate: value } };
+    case 'vehicle':
+    case 'tyres':
       return docket;
+    default:
+      // What splits the fitment is kept by its own name.
+      return { ...docket, vehicle: { ...vehicle, attributes: { ...vehicle.attributes, [about]: value } } };
   }
 };

@@ -1,4 +1,5 @@
 import { Migration001Schema } from './Migration001Schema.ts';
+import { Migration002Catalogue } from './Migration002Catalogue.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
-export const MIGRATIONS = [Migration001Schema];
+export const MIGRATIONS = [Migration001Schema, Migration002Catalogue];

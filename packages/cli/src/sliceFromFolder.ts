@@ -1,0 +1,53 @@
+import {
+  APPLICATIONS,
+  BadInput,
+  COMPANIONS,
+  JOBS,
+  PARTS,
+  SENSING,
+  VEHICLES,
+  type CatalogueSlice,
+  type CatalogueTable,
+} from '@hardy/core';
+import Papa from 'papaparse';
+import { join } from 'node:path';
+import { readSource } from './readSource.ts';
+
+const rows = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> => {
+  const { data } = Papa.parse<Record<string, string>>(await readSource(join(folder, table.file)), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  return data.map((cells, i) => {
+    try {
+      return table.read(cells);
+    } catch (error) {
+      if (error instanceof BadInput)
+        throw new BadInput(`${table.file} line ${i + 2} ${error.path}`, error.message);
+      throw error;
+    }
+  });
+};
+
+/**
+ * What a catalogue folder knows about one vehicle.
+ * @throws BadInput when the folder has no such vehicle or a row cannot be used.
+ */
+export const sliceFromFolder = async (folder: string, vehicleId: string): Promise<CatalogueSlice> => {
+  const vehicle = (await rows(folder, VEHICLES)).find(({ id }) => id === vehicleId);
+  if (!vehicle)
+    throw new BadInput('vehicle.catalogueId', `"${vehicleId}" is not in the catalogue; look for it in ${VEHICLES.file}`);
+  const sensing = (await rows(folder, SENSING)).filter((row) => row.vehicleId === vehicleId);
+  return {
+    vehicle: {
+      ...vehicle,
+      wheelEnds: Object.fromEntries(sensing.map(({ vehicleId: _id, position, ...how }) => [position, how])),
+    },
+    parts: await rows(folder, PARTS),
+    applications: (await rows(folder, APPLICATIONS)).filter((row) => row.vehicleId === vehicleId),
+    jobs: (await rows(folder, JOBS)).filter((row) => row.vehicleId === vehicleId),
+    companions: (await rows(folder, COMPANIONS)).filter(
+      (row) => row.vehicleId === null || row.vehicleId === vehicleId,
+    ),
+  };
+};

@@ -1,0 +1,156 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { CATALOGUE_TABLES, PARTS } from '@hardy/core';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { exportFile } from './catalogue/exportCatalogue.ts';
+import { importCatalogue, type ImportMode } from './catalogue/importCatalogue.ts';
+import { openStore } from './store/openStore.ts';
+import { openScenario } from './tests/openScenario.ts';
+
+let server: Awaited<ReturnType<typeof openScenario>>;
+beforeAll(async () => {
+  server = await openScenario();
+});
+afterAll(() => server.running.stop());
+
+const DEMO = join(__dirname, '../../../demo');
+const never = new AbortController().signal;
+const folderWith = (files: Readonly<Record<string, string | Buffer>>): string => {
+  const folder = mkdtempSync(join(tmpdir(), 'cat-'));
+  for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
+  return folder;
+};
+const exported = async (orm: Parameters<typeof importCatalogue>[0], file: string): Promise<string> => {
+  let text = '';
+  for await (const piece of exportFile(() => orm.em.fork(), file)!) text += piece;
+  return text;
+};
+const intoEmpty = async (files: Readonly<Record<string, string | Buffer>>, mode: ImportMode = 'whole') => {
+  const orm = await openStore(':memory:');
+  const report = await importCatalogue(orm, folderWith(files), mode, never, () => undefined);
+  const parts = (await orm.em.fork().getConnection().execute('select * from part')) as Array<Record<string, unknown>>;
+  return { orm, report, parts };
+};
+const PART_HEAD = PARTS.columns.join(',');
+const part = (number: string, more = '') =>
+  `${number},sensor,good,Corvane,a sensor,12.50,1,A01,1,24,1,0,,,,,,,${more}`;
+const VEHICLE =
+  'id,make,model,platform,kind,builtFrom,builtTo,axles,driveline,steeringSide,knuckle,electric,tyre,dictionary\nv1,Tolvane,Test,,car,2010,,2,fwd,left,iron,no,,\n';
+
+describe('catalogue files in and out', () => {
+  test('the demo exported, imported into an empty database and exported again is the same, file by file', async () => {
+    const files = Object.fromEntries(CATALOGUE_TABLES.map(({ file }) => [file, readFileSync(join(DEMO, file))]));
+    const { orm, report } = await intoEmpty(files);
+    expect(report.errors).toEqual([]);
+    expect(report.written).toBe(true);
+    for (const { file } of CATALOGUE_TABLES) {
+      const lines = (text: string) => text.trim().split('\n').sort();
+      expect(lines(await exported(orm, file))).toEqual(lines(await exported(server.running.orm, file)));
+    }
+    await orm.close();
+  });
+
+  test('bad rows are listed with line, column and reason; whole keeps nothing, good keeps the rest', async () => {
+    const files = {
+      'vehicles.csv': VEHICLE,
+      'parts.csv': [PART_HEAD, part('P1'), 'P2,sensor,best,b,d,12.50,1,,1,24', part('P3').replace('12.50', 'dear'), part('P1'), '=cmd|x,sensor,good,b,d,1,1,,1,1'].join('\n'),
+      'applications.csv': 'partNumber,vehicleId,wheelEnds,builtFrom,builtTo,conditions\nP1,v1,A1L,,,\nP9,v1,A1L,,,\nP1,v7,A1L,,,\nP1,v1,Q9,,,\n',
+    };
+    const whole = await intoEmpty(files);
+    expect(whole.report.written).toBe(false);
+    expect(whole.parts).toEqual([]);
+    const good = await intoEmpty(files, 'good');
+    expect(good.report.written).toBe(true);
+    expect(good.parts.map((row) => row.number).sort()).toEqual(['=cmd|x', 'P1']);
+    expect(good.report.rows['applications.csv']).toBe(1);
+    const at = good.report.errors.map(({ file, line, column }) => `${file} ${line} ${column}`);
+    expect(at).toEqual(
+      expect.arrayContaining([
+        'parts.csv 3 tier',
+        'parts.csv 5 number',
+        'applications.csv 3 partNumber',
+        'applications.csv 4 vehicleId',
+      ]),
+    );
+    expect(good.report.errors.find(({ line, file }) => file === 'parts.csv' && line === 5)?.reason).toBe('is the same as line 2');
+    expect(await exported(good.orm, 'parts.csv')).toContain("'=cmd|x");
+    await whole.orm.close();
+    await good.orm.close();
+  });
+
+  test('circles and dangling supersession are reported, none crashes', async () => {
+    const chain = (number: string, next: string) => `${number},sensor,good,b,d,1,1,,1,1,1,0,,${next},,,,,`;
+    const { report, parts, orm } = await intoEmpty(
+      { 'parts.csv': [PART_HEAD, chain('A', 'B'), chain('B', 'A'), chain('C', 'nowhere')].join('\n') },
+      'good',
+    );
+    expect(report.errors.map(({ reason }) => reason).join()).toMatch(/leads back to itself.*/);
+    expect(report.errors.some(({ reason }) => reason.includes('nowhere'))).toBe(true);
+    expect(parts).toHaveLength(3);
+    expect(parts.filter((row) => row.superseded_by !== null).map((row) => row.number)).toEqual(['C']);
+    await orm.close();
+  });
+
+  test.each<[string, (text: string) => Buffer]>([
+    ['UTF-16 with its mark', (text) => Buffer.from(`\uFEFF${text}`, 'utf16le')],
+    ['UTF-8 with its mark', (text) => Buffer.from(`\uFEFF${text}`, 'utf8')],
+    ['Latin-1', (text) => Buffer.from(text, 'latin1')],
+    ['semicolons and Windows lines', (text) => Buffer.from(text.replace(/,/g, ';').replace(/\n/g, '\r\n'), 'utf8')],
+  ])('%s is read', async (_, encode) => {
+    const text = `${PART_HEAD}\n${part('P1').replace('a sensor', 'Fühler')}\n`;
+    const { parts, report, orm } = await intoEmpty({ 'parts.csv': encode(text) });
+    expect(report.errors).toEqual([]);
+    expect(parts[0]?.description).toBe('Fühler');
+    await orm.close();
+  });
+
+  test('a cell over several lines keeps its lines; importing again changes by key and adds nothing', async () => {
+    const text = `${PART_HEAD}\n${part('P1').replace('a sensor', '"two\nlines, with a comma"')}\n`;
+    const { orm, parts } = await intoEmpty({ 'parts.csv': text });
+    expect(parts[0]?.description).toBe('two\nlines, with a comma');
+    await importCatalogue(orm, folderWith({ 'parts.csv': text.replace('12.50', '13.75') }), 'whole', never, () => undefined);
+    const after = (await orm.em.fork().getConnection().execute('select * from part')) as Array<Record<string, unknown>>;
+    expect(after.map((row) => [row.number, row.price_cents])).toEqual([['P1', 1375]]);
+    await orm.close();
+  });
+
+  test('a cancelled import leaves nothing behind; a wrong heading is told', async () => {
+    const orm = await openStore(':memory:');
+    const stop = new AbortController();
+    stop.abort();
+    const many = [PART_HEAD, ...Array.from({ length: 900 }, (_, i) => part(`P${i}`))].join('\n');
+    const report = await importCatalogue(orm, folderWith({ 'parts.csv': many }), 'good', stop.signal, () => undefined);
+    expect(report.written).toBe(false);
+    expect(await orm.em.fork().getConnection().execute('select count(*) as n from part')).toEqual([{ n: 0 }]);
+    await expect(
+      importCatalogue(orm, folderWith({ 'parts.csv': 'one,two\n1,2\n' }), 'whole', never, () => undefined),
+    ).rejects.toThrow(/has no heading/);
+    await orm.close();
+  });
+});
+
+describe('the shelf', () => {
+  const numbers = async (q: string): Promise<string[]> =>
+    ((await server.api('GET', `/parts?q=${encodeURIComponent(q)}`)).body as Array<{ number: string }>).map((p) => p.number);
+
+  test('a number in any spacing, a barcode, words, and words misspelt', async () => {
+    expect((await numbers('ws 38 859'))[0]).toBe('WS38859');
+    expect((await numbers('ws-38859'))[0]).toBe('WS38859');
+    const view = (await server.api('GET', '/parts/WS38859')).body as { part: { barcode: string }; chain: string[] };
+    expect((await numbers(view.part.barcode))[0]).toBe('WS38859');
+    expect(view.chain).toEqual(['WS38859', 'WS39111', 'WS39122']);
+    expect((await numbers('tone ring tern'))[0]).toMatch(/^TR/);
+    expect((await numbers('sennsor dragnett'))[0]).toMatch(/^WS/);
+    expect(await numbers('"; drop table part; --')).toEqual(expect.any(Array));
+  });
+
+  test('matching over the wire names the next measure', async () => {
+    const { body } = await server.api('POST', '/match', {
+      partClass: 'tone-ring',
+      readings: [{ key: 'insideDiameter', value: 71, tool: 'caliper' }],
+    });
+    expect((body as { next: { figure: { key: string } } }).next.figure.key).toBe('teeth');
+    expect((await server.api('POST', '/match', { partClass: 'wheel', readings: [] })).status).toBe(400);
+  });
+});

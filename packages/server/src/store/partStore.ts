@@ -1,0 +1,155 @@
+import { assumptionsWith, chainOf, matchPart, plainNumber, type CataloguePart, type MatchResult, type PartClass, type Reading } from '@hardy/core';
+import type { EntityManager } from '@mikro-orm/better-sqlite';
+import { partFromRow } from './catalogueRows.ts';
+import { shopSettings } from './catalogueStore.ts';
+import { ApplicationRow, PartRow, VehicleRow } from './entities.ts';
+
+const MOST_FOUND = 30;
+/** Words shorter than a trigram cannot be looked up in the index. */
+const LEAST_WORD = 3;
+
+const quoted = (text: string): string => `"${text.replace(/"/g, '""')}"`;
+
+const byNumbers = async (em: EntityManager, numbers: readonly string[]): Promise<CataloguePart[]> => {
+  const rows = await em.find(PartRow, { number: { $in: [...numbers] } });
+  const known = new Map(rows.map((row) => [row.number, partFromRow(row)]));
+  return numbers.flatMap((number) => known.get(number) ?? []);
+};
+
+const numbersFrom = async (em: EntityManager, sql: string, params: unknown[]): Promise<string[]> => {
+  const rows: Array<{ number: string }> = await em.getConnection().execute(sql, params);
+  return rows.map(({ number }) => number);
+};
+
+/**
+ * Finds parts by a barcode, a number in any spacing, or words; misspelt words are found by the pieces they share.
+ * Best first, at most thirty.
+ */
+export const searchParts = async (
+  em: EntityManager,
+  query: string,
+  partClass: string | null,
+): Promise<CataloguePart[]> => {
+  const text = query.trim();
+  const only = partClass ? ' and p.part_class = ?' : '';
+  const also = partClass ? [partClass] : [];
+  if (!text)
+    return byNumbers(
+      em,
+      await numbersFrom(em, `select number from part p where 1 = 1${only} order by number limit ${MOST_FOUND}`, also),
+    );
+  const plain = plainNumber(text);
+  const found = new Set<string>();
+  const add = (numbers: readonly string[]) => numbers.forEach((number) => found.add(number));
+  add(await numbersFrom(em, `select number from part p where barcode = ?${only} limit 5`, [text, ...also]));
+  if (plain.length >= 2)
+    add(
+      await numbersFrom(
+        em,
+        `select number from part p where plain_number >= ? and plain_number < ?${only} order by plain_number limit ${MOST_FOUND}`,
+        [plain, `${plain}\uFFFF`, ...also],
+      ),
+    );
+  const words = text.toLowerCase().split(/[^\p{L}\p{N}]+/u).filter((word) => word.length >= LEAST_WORD);
+  const match = (expression: string) =>
+    numbersFrom(
+      em,
+      `select p.number from part_search s join part p on p.rowid = s.rowid where part_search match ?${only} order by s.rank limit ${3 * MOST_FOUND}`,
+      [expression, ...also],
+    );
+  if (found.size < MOST_FOUND && words.length > 0) {
+    add(await match(words.map(quoted).join(' AND ')));
+    // Nothing has all the words: what shares most pieces of them comes first.
+    if (found.size === 0) {
+      const pieces = words.flatMap((word) =>
+        Array.from({ length: word.length - 2 }, (_, i) => word.slice(i, i + 3)),
+      );
+      add(await match([...new Set(pieces)].map(quoted).join(' OR ')));
+    }
+  }
+  const parts = await byNumbers(em, [...found]);
+  // The index finds pieces of words; a part that has the words whole comes before one that has them inside others.
+  const whole = (part: CataloguePart): number => {
+    const own = new Set(`${part.description} ${part.brand}`.toLowerCase().split(/[^\p{L}\p{N}]+/u));
+    return words.filter((word) => own.has(word)).length;
+  };
+  const exact = (part: CataloguePart): number =>
+    part.barcode === text ? 100 : plain.length >= 2 && plainNumber(part.number).startsWith(plain) ? 50 : 0;
+  return parts
+    .map((part, i) => ({ part, i, rank: exact(part) + whole(part) }))
+    .sort((a, b) => b.rank - a.rank || a.i - b.i)
+    .slice(0, MOST_FOUND)
+    .map(({ part }) => part);
+};
+
+/** A part with what is around it: its chain, its group, what it holds, and the vehicles it fits. */
+export interface PartView {
+  readonly part: CataloguePart;
+  readonly chain: string[];
+  readonly group: CataloguePart[];
+  readonly contents: CataloguePart[];
+  readonly fits: ReadonlyArray<{
+    readonly vehicle: string;
+    readonly wheelEnds: string;
+    readonly builtFrom: string | null;
+    readonly builtTo: string | null;
+    readonly conditions: Readonly<Record<string, string>>;
+  }>;
+}
+
+const MOST_FITS = 60;
+const MOST_LINKS = 8;
+
+/** Null when there is no such part. */
+export const partView = async (em: EntityManager, number: string): Promise<PartView | null> => {
+  const row = await em.findOne(PartRow, { number });
+  if (!row) return null;
+  const part = partFromRow(row);
+  const known = new Map([[part.number, part]]);
+  let next = part.supersededBy;
+  for (let i = 0; i < MOST_LINKS && next && !known.has(next); i++) {
+    const [later] = await byNumbers(em, [next]);
+    if (!later) break;
+    known.set(later.number, later);
+    next = later.supersededBy;
+  }
+  const group = part.interchange
+    ? (await em.find(PartRow, { interchange: part.interchange }, { limit: MOST_FOUND }))
+        .map(partFromRow)
+        .filter((other) => other.number !== number)
+    : [];
+  const rows = await em.find(ApplicationRow, { partNumber: number }, { limit: MOST_FITS });
+  const vehicles = await em.find(VehicleRow, { id: { $in: rows.map(({ vehicleId }) => vehicleId) } });
+  const names = new Map(vehicles.map(({ id, make, model }) => [id, `${make} ${model}`]));
+  return {
+    part,
+    chain: chainOf(part, known),
+    group,
+    contents: await byNumbers(
+      em,
+      part.contents.map((piece) => piece.number),
+    ),
+    fits: rows.map((each) => ({
+      vehicle: names.get(each.vehicleId) ?? each.vehicleId,
+      wheelEnds: each.wheelEnds,
+      builtFrom: each.builtFrom ?? null,
+      builtTo: each.builtTo ?? null,
+      conditions: JSON.parse(each.conditions) as Record<string, string>,
+    })),
+  };
+};
+
+/** Matches the old part on the counter among all of its class; the docket's vehicle, when there is one, goes ahead. */
+export const matchParts = async (
+  em: EntityManager,
+  partClass: PartClass,
+  readings: readonly Reading[],
+  vehicleId: string | null,
+): Promise<MatchResult> => {
+  const parts = (await em.find(PartRow, { partClass })).map(partFromRow);
+  const fits = vehicleId
+    ? new Set((await em.find(ApplicationRow, { vehicleId })).map(({ partNumber }) => partNumber))
+    : new Set<string>();
+  const shop = await shopSettings(em);
+  return matchPart(parts, partClass, readings, fits, assumptionsWith(shop.overrides));
+};

@@ -1,0 +1,47 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+
+/** A barcode wedge types faster than fingers: at most so many milliseconds between characters. */
+const FASTEST_FINGERS = 45;
+const LEAST_LENGTH = 6;
+
+/** Takes what was typed out of a field again, as React sees it. */
+const takeOut = (field: HTMLInputElement | HTMLTextAreaElement, code: string): void => {
+  if (!field.value.endsWith(code)) return;
+  const kind = field instanceof HTMLInputElement ? HTMLInputElement : HTMLTextAreaElement;
+  const set = Object.getOwnPropertyDescriptor(kind.prototype, 'value')?.set;
+  set?.call(field, field.value.slice(0, -code.length));
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+};
+
+/**
+ * Scanning anywhere finds the part: a wedge is a keyboard that types a code at once and ends with Enter. What fingers
+ * type is never taken for one.
+ */
+export const useScanner = (): void => {
+  const navigate = useNavigate();
+  useEffect(() => {
+    let code = '';
+    let last = 0;
+    const listen = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      const now = event.timeStamp;
+      if (event.key === 'Enter') {
+        const scanned = code.length >= LEAST_LENGTH && now - last < FASTEST_FINGERS * 3 ? code : null;
+        code = '';
+        if (!scanned || !/\d/.test(scanned)) return;
+        event.preventDefault();
+        event.stopPropagation();
+        const field = event.target;
+        if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) takeOut(field, scanned);
+        void navigate(`/shelf?q=${encodeURIComponent(scanned)}`);
+        return;
+      }
+      if (event.key.length !== 1 || !/[\w.-]/.test(event.key)) return;
+      code = now - last < FASTEST_FINGERS ? code + event.key : event.key;
+      last = now;
+    };
+    window.addEventListener('keydown', listen, true);
+    return () => window.removeEventListener('keydown', listen, true);
+  }, [navigate]);
+};

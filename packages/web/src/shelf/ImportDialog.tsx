@@ -1,0 +1,164 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
+import { useEffect, useRef, useState } from 'react';
+import { call } from '../api/client.ts';
+
+interface Progress {
+  state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+  progress: number;
+  problem: string | null;
+  report: {
+    rows: Readonly<Record<string, number>>;
+    errors: ReadonlyArray<{ file: string; line: number; column: string; reason: string }>;
+    errorCount: number;
+    written: boolean;
+  } | null;
+}
+
+const FILES = ['vehicles.csv', 'sensing.csv', 'parts.csv', 'applications.csv', 'jobs.csv', 'companions.csv', 'dictionary.csv'];
+const SHOWN = 12;
+
+/** The catalogue out as files and in from files: good rows or all or nothing, every bad row told. */
+export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [files, setFiles] = useState<File[]>([]);
+  const [mode, setMode] = useState<'whole' | 'good'>('whole');
+  const [id, setId] = useState<string | null>(null);
+  const [now, setNow] = useState<Progress | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  const running = id !== null && (now === null || now.state === 'running' || now.state === 'waiting');
+  useEffect(() => {
+    if (!running || !id) return;
+    const timer = setInterval(() => {
+      call<Progress>(`/imports/${id}`).then(setNow, () => undefined);
+    }, 300);
+    return () => clearInterval(timer);
+  }, [running, id]);
+
+  const start = async () => {
+    setError(null);
+    setNow(null);
+    try {
+      const { id: next } = await call<{ id: string }>('/imports', { method: 'POST', body: {} });
+      for (const file of files) {
+        const response = await fetch(`/api/imports/${next}/files/${file.name}`, { method: 'PUT', body: file });
+        if (!response.ok) {
+          const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+          throw new Error(problem.detail ?? `${file.name} could not be sent`);
+        }
+      }
+      await call(`/imports/${next}/run`, { method: 'POST', body: { mode } });
+      setId(next);
+    } catch (problem) {
+      setError(problem instanceof Error ? problem.message : String(problem));
+    }
+  };
+  const report = now?.report ?? null;
+  return (
+    <Dialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="import-title">
+      <DialogTitle id="import-title">Catalogue files</DialogTitle>
+      <DialogContent>
+        <p className="gap">
+          Out:{' '}
+          {[...FILES, 'manifest.json'].map((file) => (
+            <span key={file}>
+              <a href={`/api/catalogue/${file}`} download={file}>
+                {file}
+              </a>{' '}
+            </span>
+          ))}
+        </p>
+        <p className="gap">
+          In: choose any of these files; what is there already is changed by its key.{' '}
+          <input
+            ref={picker}
+            type="file"
+            multiple
+            accept=".csv,.json"
+            aria-label="Catalogue files to bring in"
+            onChange={(event) => {
+              setFiles([...(event.target.files ?? [])]);
+              setId(null);
+              setNow(null);
+            }}
+          />
+        </p>
+        <fieldset className="import-mode">
+          <legend className="unseen">When a row is bad</legend>
+          <label>
+            <input type="radio" checked={mode === 'whole'} onChange={() => setMode('whole')} /> one bad row and nothing
+            goes in
+          </label>
+          <label>
+            <input type="radio" checked={mode === 'good'} onChange={() => setMode('good')} /> the good rows go in
+          </label>
+        </fieldset>
+        {error && (
+          <p className="look-here" role="alert">
+            {error}
+          </p>
+        )}
+        {running && (
+          <LinearProgress variant="determinate" value={(now?.progress ?? 0) * 100} aria-label="Reading the catalogue files" />
+        )}
+        <div role="status">
+          {now?.state === 'failed' && <p className="look-here">{now.problem}</p>}
+          {now?.state === 'cancelled' && <p>Stopped: nothing went in.</p>}
+          {now?.state === 'done' && report && (
+            <>
+              <p>
+                {report.written
+                  ? `In: ${Object.entries(report.rows)
+                      .map(([file, count]) => `${count} of ${file}`)
+                      .join(', ')}.`
+                  : 'Nothing went in.'}{' '}
+                {report.errorCount > 0 ? `${report.errorCount} bad rows.` : 'No bad rows.'}
+              </p>
+              {report.errorCount > 0 && (
+                <>
+                  <table className="mapping">
+                    <thead>
+                      <tr>
+                        <th scope="col">file</th>
+                        <th scope="col">line</th>
+                        <th scope="col">column</th>
+                        <th scope="col">why</th>
+                      </tr>
+                    </thead>
+                    <tbody>
+                      {report.errors.slice(0, SHOWN).map((bad, i) => (
+                        <tr key={i}>
+                          <td>{bad.file}</td>
+                          <td>{bad.line > 0 ? bad.line : ''}</td>
+                          <td>{bad.column}</td>
+                          <td>{bad.reason}</td>
+                        </tr>
+                      ))}
+                    </tbody>
+                  </table>
+                  <a href={`/api/imports/${id}/errors.csv`} download="bad-rows.csv">
+                    all bad rows as a file
+                  </a>
+                </>
+              )}
+            </>
+          )}
+        </div>
+      </DialogContent>
+      <DialogActions>
+        {running ? (
+          <Button onClick={() => void call(`/imports/${id}`, { method: 'DELETE' })}>Stop</Button>
+        ) : (
+          <Button variant="contained" disabled={files.length === 0} onClick={() => void start()}>
+            Bring in {files.length > 0 ? `${files.length} files` : ''}
+          </Button>
+        )}
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,177 @@
+import { PART_CLASSES, PART_FIGURES, PART_IN_WORDS, type CataloguePart, type PartClass } from '@hardy/core/plain';
+import { useEffect, useMemo, useState } from 'react';
+import { call } from '../api/client.ts';
+import type { MatchAnswer } from './types.ts';
+
+interface Props {
+  vehicleId: string | null;
+  partClass: PartClass;
+  onClass: (partClass: PartClass) => void;
+  /** The best match with what was measured and what to measure next, for the drawing. */
+  onLead: (part: CataloguePart | null, measured: Record<string, number>, mark: string | null) => void;
+  onPick: (number: string) => void;
+}
+
+const TOOL_WORDS = { caliper: 'caliper', ruler: 'ruler', tape: 'tape', eye: 'by eye' } as const;
+type Tool = keyof typeof TOOL_WORDS;
+
+interface ReadingTyped {
+  readonly key: string;
+  readonly value: number | string;
+  readonly tool: Tool;
+}
+
+/** What can be measured or seen on the old part, with the tool used; candidates ranked as it is typed. */
+export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Props) {
+  const [values, setValues] = useState<Record<string, string>>({});
+  const [tools, setTools] = useState<Record<string, Tool>>({});
+  const [answer, setAnswer] = useState<MatchAnswer | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const figures = PART_FIGURES[partClass];
+  const readings = useMemo(
+    () =>
+      figures.flatMap(({ key, kind }): ReadingTyped[] => {
+        const text = (values[key] ?? '').trim();
+        if (!text) return [];
+        if (kind === 'look') return [{ key, value: text, tool: 'eye' }];
+        const value = Number(text.replace(',', '.').replace(/\s*(mm|")$/, ''));
+        // Inches are written with their mark.
+        return Number.isFinite(value)
+          ? [{ key, value: /"$/.test(text) ? value * 25.4 : value, tool: tools[key] ?? 'caliper' }]
+          : [];
+      }),
+    [figures, values, tools],
+  );
+  useEffect(() => {
+    if (readings.length === 0) return;
+    let current = true;
+    const timer = setTimeout(() => {
+      call<MatchAnswer>('/match', { method: 'POST', body: { partClass, vehicleId, readings } }).then(
+        (next) => {
+          if (!current) return;
+          setError(null);
+          setAnswer(next);
+          onLead(
+            next.ranked[0]?.part ?? null,
+            Object.fromEntries(readings.flatMap(({ key, value }) => (typeof value === 'number' ? [[key, value] as const] : []))),
+            next.next?.figure.key ?? null,
+          );
+        },
+        (problem: unknown) => current && setError(problem instanceof Error ? problem.message : String(problem)),
+      );
+    }, 120);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+    // The caller's functions are new at every draw and change nothing here.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [partClass, vehicleId, readings]);
+  const shown = readings.length > 0 ? answer : null;
+  return (
+    <section aria-label="Match the old part">
+      <div className="row-head">
+        <h2 className="kicker">The old part on the counter</h2>
+        <select
+          className="plain-field"
+          aria-label="What it is"
+          value={partClass}
+          onChange={(event) => {
+            setValues({});
+            onClass(event.target.value as PartClass);
+          }}
+        >
+          {PART_CLASSES.map((each) => (
+            <option key={each} value={each}>
+              {PART_IN_WORDS[each]}
+            </option>
+          ))}
+        </select>
+      </div>
+      <div className="figure-grid">
+        {figures.map((figure) => {
+          const next = shown?.next?.figure.key === figure.key;
+          return (
+            <label key={figure.key} className={next ? 'figure-field next' : 'figure-field'} title={figure.how}>
+              <span>
+                {figure.words}
+                {next && <strong className="look-here"> next</strong>}
+              </span>
+              {figure.kind === 'look' ? (
+                <select
+                  className="plain-field"
+                  value={values[figure.key] ?? ''}
+                  onChange={(event) => setValues({ ...values, [figure.key]: event.target.value })}
+                >
+                  <option value="">not seen</option>
+                  {(figure.values ?? []).map((value) => (
+                    <option key={value}>{value}</option>
+                  ))}
+                </select>
+              ) : (
+                <span className="figure-number">
+                  <input
+                    className="plain-field"
+                    value={values[figure.key] ?? ''}
+                    size={6}
+                    inputMode="decimal"
+                    onChange={(event) => setValues({ ...values, [figure.key]: event.target.value })}
+                  />
+                  {figure.kind === 'length' ? (
+                    <>
+                      mm
+                      <select
+                        className="plain-field"
+                        aria-label={`${figure.words}: tool`}
+                        value={tools[figure.key] ?? 'caliper'}
+                        onChange={(event) => setTools({ ...tools, [figure.key]: event.target.value as Tool })}
+                      >
+                        {Object.entries(TOOL_WORDS).map(([tool, words]) => (
+                          <option key={tool} value={tool}>
+                            {words}
+                          </option>
+                        ))}
+                      </select>
+                    </>
+                  ) : (
+                    'counted'
+                  )}
+                </span>
+              )}
+            </label>
+          );
+        })}
+      </div>
+      {error && (
+        <p className="look-here" role="alert">
+          {error}
+        </p>
+      )}
+      <p className="card-lead" role="status">
+        {shown ? shown.said : 'Measure or look at anything above.'}
+      </p>
+      {shown?.next && (
+        <p className="soft">
+          {shown.next.figure.how}{' '}
+          {shown.next.between.map(({ number, value }) => `${number}: ${value}`).join(' against ')}
+        </p>
+      )}
+      <ol className="matches">
+        {shown?.ranked
+          .filter(({ probability }) => probability >= 0.005)
+          .map(({ part, sameAs, probability }) => (
+            <li key={part.number}>
+              <button type="button" onClick={() => onPick(part.number)}>
+                <span className="mono">{part.number}</span> {part.description}
+                <span className="bar" aria-hidden="true">
+                  <span style={{ width: `${probability * 100}%` }} />
+                </span>
+                <span className="nowrap">{Math.round(probability * 100)} in 100</span>
+                {sameAs.length > 0 && <span className="soft"> same design: {sameAs.join(', ')}</span>}
+              </button>
+            </li>
+          ))}
+      </ol>
+    </section>
+  );
+}
