@@ -6,6 +6,7 @@ import { measure, reference, type Timing } from './measure.ts';
 import { posteriorTimes } from './posteriorTimes.ts';
 import { scanReport } from './scanReport.ts';
 import { traceTimes } from './traceLog.ts';
+import { catalogueTimes } from './catalogueTimes.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -47,6 +48,12 @@ say(
 const trace = traceTimes();
 process.stdout.write(
   `wheel-speed log, 1 million samples, 4 wheels (${trace.megabytes.toFixed(0)} MB): parsing ${trace.parse.toFixed(0)} ms, reading into a log ${trace.read.toFixed(0)} ms, study ${trace.study.toFixed(0)} ms = ${(trace.study / trace.parse).toFixed(2)} x parsing (target below 1); peak memory of this run ${trace.peakMegabytes.toFixed(0)} MB\n`,
+);
+const catalogue = await catalogueTimes();
+const figures = (t: { median: number; p95: number }) =>
+  `median ${t.median.toFixed(2)} ms, p95 ${t.p95.toFixed(2)} ms`;
+process.stdout.write(
+  `catalogue of 1,000,000 application rows: imported ${catalogue.rowsPerSecond} rows/s in ${catalogue.seconds.toFixed(0)} s; lookup ${figures(catalogue.lookup)} (target p95 under 5 ms) = ${(catalogue.lookup.median / catalogue.sql.median).toFixed(2)} x hand-written SQL (${figures(catalogue.sql)}; target below 3); search as one types ${figures(catalogue.search)} (target p95 under 30 ms)\n`,
 );
 const bytes = firstLoadBytes();
 process.stdout.write(

@@ -37,6 +37,31 @@ test('docket with offers, with a question, with a stop, and its dialogs', async 
   }
 });
 
+test('trace bench with and without a log, shelf, match, setup and their dialogs', async ({ page }) => {
+  await page.goto('/trace');
+  await expect(page.getByText('Drop a wheel-speed log here.')).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.getByRole('button', { name: 'once every turn' }).click();
+  await expect(page.getByRole('button', { name: /front right once every turn/ })).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.getByRole('button', { name: 'columns' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.goto('/shelf?q=tern&part=TR39024');
+  await expect(page.getByRole('region', { name: 'Part TR39024' })).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.getByRole('button', { name: 'catalogue files' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.goto('/shelf?match=1&class=sensor');
+  await page.getByRole('textbox', { name: /^reach/ }).fill('35');
+  await expect(page.getByText(/Measure the .* next|It is /)).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.goto('/setup');
+  await expect(page.getByRole('textbox', { name: 'labour.rate, money/h' })).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+});
+
 test('hand-over sheet', async ({ page }) => {
   await openDocket(page, 'Osterhaal Quay');
   await page.keyboard.press('p');
@@ -48,6 +73,12 @@ test('at 200 % zoom nothing runs off to the side', async ({ page }) => {
   await openDocket(page, 'Osterhaal Brine');
   // 1280 wide at 200 % is 640 of the page's own pixels.
   await page.setViewportSize({ width: 640, height: 400 });
-  const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  expect(over).toBeLessThanOrEqual(0);
+  const over = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(await over()).toBeLessThanOrEqual(0);
+  for (const address of ['/trace', '/shelf?q=tern&part=TR39024', '/shelf?match=1&class=sensor', '/setup']) {
+    await page.goto(address);
+    await page.waitForLoadState('networkidle');
+    expect({ address, over: await over() }).toEqual({ address, over: expect.any(Number) });
+    expect(await over()).toBeLessThanOrEqual(0);
+  }
 });

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, installPackages, ROOT, run } from './install.mjs';
@@ -24,24 +24,46 @@ const step = (name, act) => {
 };
 const jsonAt = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
 
-step('types', () => count(run(process.execPath, ['scripts/typecheck.mjs']) === 0));
-step('lint', () => count(npx('eslint', '.', '--max-warnings', '0') === 0));
-step('format', () => count(npx('prettier', '--check', '--log-level', 'warn', '.') === 0));
-step('dependency rules', () =>
-  count(
-    npx(
+/** A tool run beside others: what it said is shown when it ends. */
+const beside = (name, command, args) =>
+  new Promise((resolve) => {
+    const began = Date.now();
+    const child = spawn(command, args, { cwd: ROOT });
+    let said = '';
+    child.stdout.on('data', (text) => (said += text));
+    child.stderr.on('data', (text) => (said += text));
+    child.on('exit', (code) => {
+      process.stdout.write(
+        `\n== ${name}: ${((Date.now() - began) / 1000).toFixed(0)} s\n${code === 0 ? '' : said}`,
+      );
+      resolve(code === 0);
+    });
+  });
+
+// Lint takes one core alone; the rest share the other.
+const tool = (name, ...args) => beside(name, 'npx', ['--no-install', ...args]);
+const [lint, others] = await Promise.all([
+  tool('lint', 'eslint', '.', '--max-warnings', '0'),
+  (async () => [
+    await beside('types', process.execPath, ['scripts/typecheck.mjs']),
+    await tool('format', 'prettier', '--check', '--log-level', 'warn', '.'),
+    await tool(
+      'dependency rules',
       'depcruise',
       '--config',
       '.dependency-cruiser.cjs',
       'packages',
       'bench',
       'e2e',
+      'scripts',
       '--output-type',
       'err',
-    ) === 0,
-  ),
-);
-step('schemas are current', () => count(npx('tsx', 'scripts/schemas.ts', '--check') === 0));
+    ),
+    await tool('schemas are current', 'tsx', 'scripts/schemas.ts', '--check'),
+  ])(),
+]);
+[lint, ...others].forEach(count);
+
 step('unit tests', () => {
   const file = join(results, 'jest.json');
   const code = npx('jest', '--json', `--outputFile=${file}`, '--silent');

@@ -89,7 +89,10 @@ export const run = async (
     const docket = parseDocket(await jsonFrom(file));
     const id = docket.vehicle?.catalogueId;
     if (!id)
-      throw new BadInput('vehicle.catalogueId', 'is missing; fit answers for a vehicle of the catalogue, name its id');
+      throw new BadInput(
+        'vehicle.catalogueId',
+        'is missing; fit answers for a vehicle of the catalogue, name its id',
+      );
     const slice = await sliceFromFolder(values.catalogue ?? DEMO_CATALOGUE, id);
     const vehicle = slice.vehicle ? fillVehicle(docket.vehicle ?? {}, slice.vehicle) : (docket.vehicle ?? {});
     const lines = fitAll(slice, vehicle, vehicle.axles ?? 2);
@@ -99,7 +102,9 @@ export const run = async (
       vehicle: id,
       lines,
       questions: lines
-        .flatMap(({ question, partClass, wheelEnd }) => (question ? [{ ...question, partClass, wheelEnd }] : []))
+        .flatMap(({ question, partClass, wheelEnd }) =>
+          question ? [{ ...question, partClass, wheelEnd }] : [],
+        )
         .map(({ attribute, ...question }) => ({ about: attribute, ...question })),
     };
   }

@@ -36,7 +36,10 @@ const rows = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> =
 export const sliceFromFolder = async (folder: string, vehicleId: string): Promise<CatalogueSlice> => {
   const vehicle = (await rows(folder, VEHICLES)).find(({ id }) => id === vehicleId);
   if (!vehicle)
-    throw new BadInput('vehicle.catalogueId', `"${vehicleId}" is not in the catalogue; look for it in ${VEHICLES.file}`);
+    throw new BadInput(
+      'vehicle.catalogueId',
+      `"${vehicleId}" is not in the catalogue; look for it in ${VEHICLES.file}`,
+    );
   const sensing = (await rows(folder, SENSING)).filter((row) => row.vehicleId === vehicleId);
   return {
     vehicle: {

@@ -29,7 +29,13 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
   });
   app.use(problems);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
-  for (const router of [catalogueRoutes(orm, intake), partRoutes(orm), readingRoutes(orm, intake), setupRoutes(orm, intake), docketRoutes(orm, intake)])
+  for (const router of [
+    catalogueRoutes(orm, intake),
+    partRoutes(orm),
+    readingRoutes(orm, intake),
+    setupRoutes(orm, intake),
+    docketRoutes(orm, intake),
+  ])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
     app.use(

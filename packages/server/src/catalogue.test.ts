@@ -29,7 +29,9 @@ const exported = async (orm: Parameters<typeof importCatalogue>[0], file: string
 const intoEmpty = async (files: Readonly<Record<string, string | Buffer>>, mode: ImportMode = 'whole') => {
   const orm = await openStore(':memory:');
   const report = await importCatalogue(orm, folderWith(files), mode, never, () => undefined);
-  const parts = (await orm.em.fork().getConnection().execute('select * from part')) as Array<Record<string, unknown>>;
+  const parts = (await orm.em.fork().getConnection().execute('select * from part')) as Array<
+    Record<string, unknown>
+  >;
   return { orm, report, parts };
 };
 const PART_HEAD = PARTS.columns.join(',');
@@ -40,7 +42,9 @@ const VEHICLE =
 
 describe('catalogue files in and out', () => {
   test('the demo exported, imported into an empty database and exported again is the same, file by file', async () => {
-    const files = Object.fromEntries(CATALOGUE_TABLES.map(({ file }) => [file, readFileSync(join(DEMO, file))]));
+    const files = Object.fromEntries(
+      CATALOGUE_TABLES.map(({ file }) => [file, readFileSync(join(DEMO, file))]),
+    );
     const { orm, report } = await intoEmpty(files);
     expect(report.errors).toEqual([]);
     expect(report.written).toBe(true);
@@ -54,8 +58,16 @@ describe('catalogue files in and out', () => {
   test('bad rows are listed with line, column and reason; whole keeps nothing, good keeps the rest', async () => {
     const files = {
       'vehicles.csv': VEHICLE,
-      'parts.csv': [PART_HEAD, part('P1'), 'P2,sensor,best,b,d,12.50,1,,1,24', part('P3').replace('12.50', 'dear'), part('P1'), '=cmd|x,sensor,good,b,d,1,1,,1,1'].join('\n'),
-      'applications.csv': 'partNumber,vehicleId,wheelEnds,builtFrom,builtTo,conditions\nP1,v1,A1L,,,\nP9,v1,A1L,,,\nP1,v7,A1L,,,\nP1,v1,Q9,,,\n',
+      'parts.csv': [
+        PART_HEAD,
+        part('P1'),
+        'P2,sensor,best,b,d,12.50,1,,1,24',
+        part('P3').replace('12.50', 'dear'),
+        part('P1'),
+        '=cmd|x,sensor,good,b,d,1,1,,1,1',
+      ].join('\n'),
+      'applications.csv':
+        'partNumber,vehicleId,wheelEnds,builtFrom,builtTo,conditions\nP1,v1,A1L,,,\nP9,v1,A1L,,,\nP1,v7,A1L,,,\nP1,v1,Q9,,,\n',
     };
     const whole = await intoEmpty(files);
     expect(whole.report.written).toBe(false);
@@ -73,7 +85,9 @@ describe('catalogue files in and out', () => {
         'applications.csv 4 vehicleId',
       ]),
     );
-    expect(good.report.errors.find(({ line, file }) => file === 'parts.csv' && line === 5)?.reason).toBe('is the same as line 2');
+    expect(good.report.errors.find(({ line, file }) => file === 'parts.csv' && line === 5)?.reason).toBe(
+      'is the same as line 2',
+    );
     expect(await exported(good.orm, 'parts.csv')).toContain("'=cmd|x");
     await whole.orm.close();
     await good.orm.close();
@@ -96,7 +110,10 @@ describe('catalogue files in and out', () => {
     ['UTF-16 with its mark', (text) => Buffer.from(`\uFEFF${text}`, 'utf16le')],
     ['UTF-8 with its mark', (text) => Buffer.from(`\uFEFF${text}`, 'utf8')],
     ['Latin-1', (text) => Buffer.from(text, 'latin1')],
-    ['semicolons and Windows lines', (text) => Buffer.from(text.replace(/,/g, ';').replace(/\n/g, '\r\n'), 'utf8')],
+    [
+      'semicolons and Windows lines',
+      (text) => Buffer.from(text.replace(/,/g, ';').replace(/\n/g, '\r\n'), 'utf8'),
+    ],
   ])('%s is read', async (_, encode) => {
     const text = `${PART_HEAD}\n${part('P1').replace('a sensor', 'Fühler')}\n`;
     const { parts, report, orm } = await intoEmpty({ 'parts.csv': encode(text) });
@@ -109,8 +126,16 @@ describe('catalogue files in and out', () => {
     const text = `${PART_HEAD}\n${part('P1').replace('a sensor', '"two\nlines, with a comma"')}\n`;
     const { orm, parts } = await intoEmpty({ 'parts.csv': text });
     expect(parts[0]?.description).toBe('two\nlines, with a comma');
-    await importCatalogue(orm, folderWith({ 'parts.csv': text.replace('12.50', '13.75') }), 'whole', never, () => undefined);
-    const after = (await orm.em.fork().getConnection().execute('select * from part')) as Array<Record<string, unknown>>;
+    await importCatalogue(
+      orm,
+      folderWith({ 'parts.csv': text.replace('12.50', '13.75') }),
+      'whole',
+      never,
+      () => undefined,
+    );
+    const after = (await orm.em.fork().getConnection().execute('select * from part')) as Array<
+      Record<string, unknown>
+    >;
     expect(after.map((row) => [row.number, row.price_cents])).toEqual([['P1', 1375]]);
     await orm.close();
   });
@@ -120,7 +145,13 @@ describe('catalogue files in and out', () => {
     const stop = new AbortController();
     stop.abort();
     const many = [PART_HEAD, ...Array.from({ length: 900 }, (_, i) => part(`P${i}`))].join('\n');
-    const report = await importCatalogue(orm, folderWith({ 'parts.csv': many }), 'good', stop.signal, () => undefined);
+    const report = await importCatalogue(
+      orm,
+      folderWith({ 'parts.csv': many }),
+      'good',
+      stop.signal,
+      () => undefined,
+    );
     expect(report.written).toBe(false);
     expect(await orm.em.fork().getConnection().execute('select count(*) as n from part')).toEqual([{ n: 0 }]);
     await expect(
@@ -132,12 +163,17 @@ describe('catalogue files in and out', () => {
 
 describe('the shelf', () => {
   const numbers = async (q: string): Promise<string[]> =>
-    ((await server.api('GET', `/parts?q=${encodeURIComponent(q)}`)).body as Array<{ number: string }>).map((p) => p.number);
+    ((await server.api('GET', `/parts?q=${encodeURIComponent(q)}`)).body as Array<{ number: string }>).map(
+      (p) => p.number,
+    );
 
   test('a number in any spacing, a barcode, words, and words misspelt', async () => {
     expect((await numbers('ws 38 859'))[0]).toBe('WS38859');
     expect((await numbers('ws-38859'))[0]).toBe('WS38859');
-    const view = (await server.api('GET', '/parts/WS38859')).body as { part: { barcode: string }; chain: string[] };
+    const view = (await server.api('GET', '/parts/WS38859')).body as {
+      part: { barcode: string };
+      chain: string[];
+    };
     expect((await numbers(view.part.barcode))[0]).toBe('WS38859');
     expect(view.chain).toEqual(['WS38859', 'WS39111', 'WS39122']);
     expect((await numbers('tone ring tern'))[0]).toMatch(/^TR/);

@@ -2,13 +2,24 @@ import { judgement, row, type JudgementTable } from './judgement.ts';
 
 /** How well things are measured on the counter. */
 export const MEASURING: JudgementTable = {
-  ...row('tool', 'mm', [0.005, 50], 'Standard deviation of a length taken with this tool by a practised hand.', {
-    caliper: 0.08,
-    ruler: 0.5,
-    tape: 1.5,
-    eye: 4,
-  }),
-  'tool.part-varies': judgement(0.05, 'mm', [0, 1], 'Parts of one number differ by so much; wear and rust besides.'),
+  ...row(
+    'tool',
+    'mm',
+    [0.005, 50],
+    'Standard deviation of a length taken with this tool by a practised hand.',
+    {
+      caliper: 0.08,
+      ruler: 0.5,
+      tape: 1.5,
+      eye: 4,
+    },
+  ),
+  'tool.part-varies': judgement(
+    0.05,
+    'mm',
+    [0, 1],
+    'Parts of one number differ by so much; wear and rust besides.',
+  ),
   'tool.lead-share': judgement(
     0.01,
     'times',
@@ -17,7 +28,12 @@ export const MEASURING: JudgementTable = {
   ),
   'count.right': judgement(0.93, 'probability', [0.5, 1], 'A count of teeth or splines is right so often.'),
   'count.off-by-one': judgement(0.06, 'probability', [0, 0.5], 'And off by one so often, up or down.'),
-  'look.right': judgement(0.95, 'probability', [0.5, 1], 'A colour or form is seen right so often; dirt misleads.'),
+  'look.right': judgement(
+    0.95,
+    'probability',
+    [0.5, 1],
+    'A colour or form is seen right so often; dirt misleads.',
+  ),
   'match.sure': judgement(0.9, 'probability', [0.5, 1], 'From here on a match is called one.'),
   'match.prior-fits': judgement(
     20,

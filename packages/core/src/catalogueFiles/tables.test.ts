@@ -24,8 +24,14 @@ const parts = fc
     barcode: fc.option(fc.stringMatching(/^\d{13}$/), { nil: null }),
     supersededBy: fc.option(word, { nil: null }),
     interchange: fc.option(word, { nil: null }),
-    contents: fc.array(fc.record({ number: fc.stringMatching(/^[A-Z0-9-]{3,8}$/), quantity: fc.integer({ min: 1, max: 9 }) }), { maxLength: 3 }),
-    measures: fc.dictionary(fc.constantFrom('teeth', 'height', 'reach'), fc.integer({ min: 0, max: 5000 }).map((n) => n / 10)),
+    contents: fc.array(
+      fc.record({ number: fc.stringMatching(/^[A-Z0-9-]{3,8}$/), quantity: fc.integer({ min: 1, max: 9 }) }),
+      { maxLength: 3 },
+    ),
+    measures: fc.dictionary(
+      fc.constantFrom('teeth', 'height', 'reach'),
+      fc.integer({ min: 0, max: 5000 }).map((n) => n / 10),
+    ),
     looks: fc.dictionary(fc.constantFrom('colour', 'form'), word),
     ohmsLow: fc.constant(900),
     ohmsHigh: fc.constant(1400),
@@ -73,7 +79,18 @@ describe('catalogue files', () => {
     [{ number: '' }, /number/],
   ])('a bad row names its column: %j', (change, message) => {
     const good = PARTS.write(
-      CataloguePart.parse({ number: 'X1', partClass: 'sensor', tier: 'good', brand: 'b', description: 'd', priceCents: 100, stock: 1, bin: null, supplierDays: 0, warrantyMonths: 0 }),
+      CataloguePart.parse({
+        number: 'X1',
+        partClass: 'sensor',
+        tier: 'good',
+        brand: 'b',
+        description: 'd',
+        priceCents: 100,
+        stock: 1,
+        bin: null,
+        supplierDays: 0,
+        warrantyMonths: 0,
+      }),
     );
     let said = '';
     try {

@@ -68,7 +68,9 @@ const table = <T>(
   columns,
   key,
   read: (cells) =>
-    read(Object.fromEntries(Object.entries(cells).map(([name, text]) => [name, plainCell((text ?? '').trim())]))),
+    read(
+      Object.fromEntries(Object.entries(cells).map(([name, text]) => [name, plainCell((text ?? '').trim())])),
+    ),
   write: (row) => {
     const cells = write(row);
     return Object.fromEntries(columns.map((name) => [name, safeCell(String(cells[name] ?? ''))]));
@@ -77,7 +79,22 @@ const table = <T>(
 
 export const VEHICLES = table<CatalogueVehicle>(
   'vehicles.csv',
-  ['id', 'make', 'model', 'platform', 'kind', 'builtFrom', 'builtTo', 'axles', 'driveline', 'steeringSide', 'knuckle', 'electric', 'tyre', 'dictionary'],
+  [
+    'id',
+    'make',
+    'model',
+    'platform',
+    'kind',
+    'builtFrom',
+    'builtTo',
+    'axles',
+    'driveline',
+    'steeringSide',
+    'knuckle',
+    'electric',
+    'tyre',
+    'dictionary',
+  ],
   (row) => row.id,
   (c) =>
     parse(CatalogueVehicle, {
@@ -123,7 +140,27 @@ export const SENSING = table<SensingLine>(
 
 export const PARTS = table<CataloguePart>(
   'parts.csv',
-  ['number', 'partClass', 'tier', 'brand', 'description', 'price', 'stock', 'bin', 'supplierDays', 'warrantyMonths', 'packQuantity', 'branchStock', 'barcode', 'supersededBy', 'interchange', 'contents', 'measures', 'looks', 'ohms'],
+  [
+    'number',
+    'partClass',
+    'tier',
+    'brand',
+    'description',
+    'price',
+    'stock',
+    'bin',
+    'supplierDays',
+    'warrantyMonths',
+    'packQuantity',
+    'branchStock',
+    'barcode',
+    'supersededBy',
+    'interchange',
+    'contents',
+    'measures',
+    'looks',
+    'ohms',
+  ],
   (row) => row.number,
   (c) => {
     const [ohmsLow, ohmsHigh] = range(c.ohms);
@@ -149,7 +186,9 @@ export const PARTS = table<CataloguePart>(
   (row) => ({
     ...row,
     price: centsInWords(row.priceCents),
-    contents: row.contents.map(({ number: n, quantity }) => (quantity === 1 ? n : `${n} x${quantity}`)).join('; '),
+    contents: row.contents
+      .map(({ number: n, quantity }) => (quantity === 1 ? n : `${n} x${quantity}`))
+      .join('; '),
     measures: writePairs(row.measures),
     looks: writePairs(row.looks),
     ohms: row.ohmsLow === null || row.ohmsHigh === null ? '' : `${row.ohmsLow}-${row.ohmsHigh}`,
@@ -160,7 +199,13 @@ export const APPLICATIONS = table<Application>(
   'applications.csv',
   ['partNumber', 'vehicleId', 'wheelEnds', 'builtFrom', 'builtTo', 'conditions'],
   (row) =>
-    [row.partNumber, row.vehicleId, row.wheelEnds.join(' '), row.builtFrom ?? '', writePairs(row.conditions)].join('|'),
+    [
+      row.partNumber,
+      row.vehicleId,
+      row.wheelEnds.join(' '),
+      row.builtFrom ?? '',
+      writePairs(row.conditions),
+    ].join('|'),
   (c) =>
     parse(Application, {
       ...c,
@@ -176,7 +221,8 @@ export const JOBS = table<JobNote>(
   'jobs.csv',
   ['vehicleId', 'axle', 'partClass', 'labourHours', 'access', 'tools', 'torques'],
   (row) => `${row.vehicleId} ${row.axle} ${row.partClass}`,
-  (c) => parse(JobNote, { ...c, axle: number(c.axle, 'axle'), labourHours: number(c.labourHours, 'labourHours') }),
+  (c) =>
+    parse(JobNote, { ...c, axle: number(c.axle, 'axle'), labourHours: number(c.labourHours, 'labourHours') }),
   (row) => row,
 );
 
@@ -184,7 +230,8 @@ export const COMPANIONS = table<CompanionRule>(
   'companions.csv',
   ['partClass', 'vehicleId', 'companionNumber', 'quantity', 'why'],
   (row) => `${row.partClass} ${row.vehicleId ?? ''} ${row.companionNumber}`,
-  (c) => parse(CompanionRule, { ...c, vehicleId: orNull(c.vehicleId), quantity: number(c.quantity, 'quantity') }),
+  (c) =>
+    parse(CompanionRule, { ...c, vehicleId: orNull(c.vehicleId), quantity: number(c.quantity, 'quantity') }),
   (row) => row,
 );
 
@@ -197,13 +244,31 @@ export const DICTIONARY = table<DictionaryEntry>(
 );
 
 /** Every file of a catalogue folder, in the order they must be read: what is referred to comes first. */
-export const CATALOGUE_TABLES = [VEHICLES, SENSING, PARTS, APPLICATIONS, JOBS, COMPANIONS, DICTIONARY] as const;
+export const CATALOGUE_TABLES = [
+  VEHICLES,
+  SENSING,
+  PARTS,
+  APPLICATIONS,
+  JOBS,
+  COMPANIONS,
+  DICTIONARY,
+] as const;
 
 /** The file that says which files there are and what wrote them. */
 export const CatalogueManifest = z.object({
   format: z.literal('hardy-spoke/catalogue'),
   version: z.literal(1),
   name: z.string().max(120).default(''),
-  files: z.array(z.enum(['vehicles.csv', 'sensing.csv', 'parts.csv', 'applications.csv', 'jobs.csv', 'companions.csv', 'dictionary.csv'])),
+  files: z.array(
+    z.enum([
+      'vehicles.csv',
+      'sensing.csv',
+      'parts.csv',
+      'applications.csv',
+      'jobs.csv',
+      'companions.csv',
+      'dictionary.csv',
+    ]),
+  ),
 });
 export type CatalogueManifest = z.infer<typeof CatalogueManifest>;

@@ -14,14 +14,23 @@ export const FIT_ATTRIBUTES: Readonly<Record<string, FitAttribute>> = {
     ask: 'Whose hub is on it?',
     look: 'The maker is cast into the hub between the studs; wipe the flange.',
   },
-  brake: { ask: 'Which brake is fitted?', look: 'Measure across the disc, or read the code on the build sticker.' },
+  brake: {
+    ask: 'Which brake is fitted?',
+    look: 'Measure across the disc, or read the code on the build sticker.',
+  },
   plug: {
     ask: 'What colour is the plug on the old sensor?',
     look: 'Follow the lead to its plug and wipe the shell.',
   },
-  keying: { ask: 'Where does the rib of the plug stand?', look: 'Hold the plug lock up: left A, middle B, right C.' },
+  keying: {
+    ask: 'Where does the rib of the plug stand?',
+    look: 'Hold the plug lock up: left A, middle B, right C.',
+  },
   splines: { ask: 'How many splines has the shaft?', look: 'Count them at the end of the drive shaft.' },
-  lead: { ask: 'How long is the lead of the old sensor?', look: 'From the body to the plug, pulled straight.' },
+  lead: {
+    ask: 'How long is the lead of the old sensor?',
+    look: 'From the body to the plug, pulled straight.',
+  },
   steeringSide: { ask: 'Which side is the steering wheel on?', look: 'As seated, facing forward.' },
   driveline: { ask: 'Which wheels are driven?', look: 'Is there a drive shaft at this axle?' },
   knuckle: { ask: 'Is the knuckle iron or aluminium?', look: 'A magnet sticks to iron only.' },
@@ -33,4 +42,7 @@ export const FIT_ATTRIBUTES: Readonly<Record<string, FitAttribute>> = {
 
 /** How to ask for an attribute; one the table does not know is asked by its name. */
 export const askFor = (attribute: string): FitAttribute =>
-  FIT_ATTRIBUTES[attribute] ?? { ask: `Which ${attribute}?`, look: 'Look at the vehicle or its build sticker.' };
+  FIT_ATTRIBUTES[attribute] ?? {
+    ask: `Which ${attribute}?`,
+    look: 'Look at the vehicle or its build sticker.',
+  };

@@ -94,7 +94,14 @@ export const fitQuestion = (
 export interface FitLine {
   readonly partClass: PartClass;
   readonly wheelEnd: WheelEnd;
-  readonly candidates: ReadonlyArray<{ number: string; tier: string; brand: string; price: number; stock: number; instead: string | null }>;
+  readonly candidates: ReadonlyArray<{
+    number: string;
+    tier: string;
+    brand: string;
+    price: number;
+    stock: number;
+    instead: string | null;
+  }>;
   readonly excluded: ReadonlyArray<{ number: string; because: string }>;
   readonly question: FitQuestion | null;
 }

@@ -10,8 +10,13 @@ export const ohmRangeAt = (
   wheelEnd: WheelEnd,
   vehicle: DocketVehicle,
 ): { low: number; high: number } | null => {
-  const known = resolveParts(slice, isCentre(wheelEnd) ? 'sender' : 'sensor', wheelEnd, vehicle).candidates.flatMap(
-    ({ part }) => (part.ohmsLow !== null && part.ohmsHigh !== null ? [[part.ohmsLow, part.ohmsHigh] as const] : []),
+  const known = resolveParts(
+    slice,
+    isCentre(wheelEnd) ? 'sender' : 'sensor',
+    wheelEnd,
+    vehicle,
+  ).candidates.flatMap(({ part }) =>
+    part.ohmsLow !== null && part.ohmsHigh !== null ? [[part.ohmsLow, part.ohmsHigh] as const] : [],
   );
   if (known.length === 0) return null;
   return { low: Math.min(...known.map(([low]) => low)), high: Math.max(...known.map(([, high]) => high)) };

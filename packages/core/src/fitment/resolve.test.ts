@@ -22,7 +22,14 @@ const part = (number: string, more: Record<string, unknown> = {}): CataloguePart
     ...more,
   });
 const row = (partNumber: string, more: Record<string, unknown> = {}): Application =>
-  Application.parse({ partNumber, vehicleId: 'v', wheelEnds: ['A1L'], builtFrom: null, builtTo: null, ...more });
+  Application.parse({
+    partNumber,
+    vehicleId: 'v',
+    wheelEnds: ['A1L'],
+    builtFrom: null,
+    builtTo: null,
+    ...more,
+  });
 const sliceOf = (parts: CataloguePart[], applications: Application[]): CatalogueSlice => ({
   ...emptySlice(),
   parts,

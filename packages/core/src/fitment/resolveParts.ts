@@ -72,7 +72,8 @@ export const resolveParts = (
   const known = knownAttributes(vehicle, wheelEnd);
   const byNumber = new Map(slice.parts.map((part) => [part.number, part]));
   const rowsOf = new Map<string, Application[]>();
-  for (const row of slice.applications) rowsOf.set(row.partNumber, [...(rowsOf.get(row.partNumber) ?? []), row]);
+  for (const row of slice.applications)
+    rowsOf.set(row.partNumber, [...(rowsOf.get(row.partNumber) ?? []), row]);
   const fits = new Map<string, Candidate>();
   const excluded = new Map<string, Exclusion>();
   const put = (part: CataloguePart, rows: readonly Application[], instead: string | null) => {

@@ -9,7 +9,7 @@ const shoal: CatalogueVehicle = {
   id: 'mer-shoal-17',
   make: 'Merrowby',
   model: 'Shoal',
-    platform: null,
+  platform: null,
   kind: 'minibus',
   builtFrom: '2014-02',
   builtTo: '2021-10',

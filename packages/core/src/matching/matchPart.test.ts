@@ -19,7 +19,11 @@ const catalogue = Papa.parse<Record<string, string>>(
 const classes: readonly PartClass[] = ['tone-ring', 'sensor', 'hub-assembly', 'connector-kit'];
 
 /** What a hand with a tool reads off a part: lengths off by the tool, a count now and then by one, a colour misseen. */
-const measured = (part: CataloguePart, key: string, random: ReturnType<typeof randomFrom>): Reading | null => {
+const measured = (
+  part: CataloguePart,
+  key: string,
+  random: ReturnType<typeof randomFrom>,
+): Reading | null => {
   const figure = PART_FIGURES[part.partClass as PartClass].find((f) => f.key === key);
   if (figure?.kind === 'look') {
     const is = part.looks[key];
@@ -62,7 +66,11 @@ describe('matching by measurement', () => {
     expect(right / all).toBeGreaterThanOrEqual(0.95);
   });
 
-  const ring = (number: string, measures: Record<string, number>, looks = { form: 'teeth' }): CataloguePart => ({
+  const ring = (
+    number: string,
+    measures: Record<string, number>,
+    looks = { form: 'teeth' },
+  ): CataloguePart => ({
     ...catalogue.find((p) => p.partClass === 'tone-ring')!,
     number,
     interchange: null,
@@ -73,7 +81,13 @@ describe('matching by measurement', () => {
 
   test('two rings that differ in height only: the height is asked for, and settles it', () => {
     const two = [ring('low', base), ring('high', { ...base, height: 14 })];
-    const first = matchPart(two, 'tone-ring', [{ key: 'insideDiameter', value: 71.05, tool: 'caliper' }], new Set(), a);
+    const first = matchPart(
+      two,
+      'tone-ring',
+      [{ key: 'insideDiameter', value: 71.05, tool: 'caliper' }],
+      new Set(),
+      a,
+    );
     expect(first.next?.figure.key).toBe('height');
     expect(first.said).toContain('Measure the height next');
     const second = matchPart(
@@ -93,16 +107,23 @@ describe('matching by measurement', () => {
   test('two that no tool tells apart are said to be so', () => {
     const twins = [ring('one', base), ring('other', { ...base, height: 12.05 })];
     const result = matchPart(twins, 'tone-ring', [{ key: 'teeth', value: 48, tool: 'eye' }], new Set(), a);
-    expect(result.cannotTell.sort()).toEqual(['one', 'other']);
+    expect([...result.cannotTell].sort()).toEqual(['one', 'other']);
     expect(result.said).toContain('Cannot tell');
   });
 
   test('what fits the docket\u2019s vehicle goes ahead, a reading that agrees with nothing is told', () => {
     const two = [ring('here', base), ring('there', base)];
     expect(
-      matchPart(two, 'tone-ring', [{ key: 'teeth', value: 48, tool: 'eye' }], new Set(['there']), a).ranked[0]?.part.number,
+      matchPart(two, 'tone-ring', [{ key: 'teeth', value: 48, tool: 'eye' }], new Set(['there']), a).ranked[0]
+        ?.part.number,
     ).toBe('there');
-    const none = matchPart(two, 'tone-ring', [{ key: 'insideDiameter', value: 140, tool: 'caliper' }], new Set(), a);
+    const none = matchPart(
+      two,
+      'tone-ring',
+      [{ key: 'insideDiameter', value: 140, tool: 'caliper' }],
+      new Set(),
+      a,
+    );
     expect(none.said).toContain('Nothing in the catalogue agrees');
   });
 

@@ -78,7 +78,8 @@ export const matchPart = (
       designs.set(design, [...(designs.get(design) ?? []), part]);
     }
   const weighed = [...designs.values()].map((brands) => {
-    const part = preferredPart(brands.filter((brand) => brand.supersededBy === null)) ?? (brands[0] as CataloguePart);
+    const part =
+      preferredPart(brands.filter((brand) => brand.supersededBy === null)) ?? (brands[0] as CataloguePart);
     return {
       part,
       sameAs: brands.filter((brand) => brand !== part).map(({ number }) => number),
@@ -102,7 +103,9 @@ export const matchPart = (
   const [first] = leaders;
   if (!first || readings.length === 0)
     return { ranked: ranked.slice(0, SHOWN), next: null, cannotTell: [], said: 'Measure something first.' };
-  const twins = leaders.filter(({ part }) => indistinguishable(first.part, part, a)).map(({ part }) => part.number);
+  const twins = leaders
+    .filter(({ part }) => indistinguishable(first.part, part, a))
+    .map(({ part }) => part.number);
   const taken = new Set(readings.map(({ key }) => key));
   const split = figuresOf(first.part)
     .filter(({ key }) => !taken.has(key))
@@ -126,7 +129,9 @@ export const matchPart = (
             value: valueOf(part, split.figure) ?? '',
           })),
           deviations:
-            split.figure.kind === 'length' ? (differBy(first.part, rival.part, split.figure, a) ?? null) : null,
+            split.figure.kind === 'length'
+              ? (differBy(first.part, rival.part, split.figure, a) ?? null)
+              : null,
         }
       : null;
   const sure = first.probability >= a.get('match.sure');

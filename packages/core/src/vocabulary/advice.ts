@@ -179,7 +179,12 @@ export const Advice = z.object({
     steeringSide: z.enum(['left', 'right']).nullable(),
     driveline: z.string().nullable(),
     wheelEnds: z.array(
-      z.object({ wheelEnd: WheelEnd, sensing: z.string(), sensor: z.enum(['passive', 'active']).nullable(), ohms: z.object({ low: z.number(), high: z.number() }).nullable() }),
+      z.object({
+        wheelEnd: WheelEnd,
+        sensing: z.string(),
+        sensor: z.enum(['passive', 'active']).nullable(),
+        ohms: z.object({ low: z.number(), high: z.number() }).nullable(),
+      }),
     ),
     tyre: z.string().nullable(),
   }),

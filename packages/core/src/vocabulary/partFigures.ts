@@ -41,7 +41,12 @@ export const PART_FIGURES: Readonly<Record<PartClass, readonly PartFigure[]>> = 
     length('insideDiameter', 'inside diameter', 'Caliper across the bore, twice at right angles.'),
     length('outsideDiameter', 'outside diameter', 'Caliper over the tips of the teeth.'),
     length('height', 'height', 'Caliper from face to face.'),
-    look('form', 'tooth form', ['teeth', 'slots', 'magnetic'], 'Teeth stick out; slots are windows; a magnetic one is smooth.'),
+    look(
+      'form',
+      'tooth form',
+      ['teeth', 'slots', 'magnetic'],
+      'Teeth stick out; slots are windows; a magnetic one is smooth.',
+    ),
   ],
   sensor: [
     length('reach', 'reach', 'From the face of the flange to the tip.'),

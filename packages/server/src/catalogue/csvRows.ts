@@ -56,7 +56,10 @@ export async function* csvRows(
         heading = cells.map((cell) => cell.replace(/^\uFEFF/, '').trim());
         const missing = columns.filter((column) => !heading?.includes(column));
         if (missing.length > columns.length / 2)
-          throw new BadInput(name, `has no heading with ${columns.join(', ')}; the first row names the columns`);
+          throw new BadInput(
+            name,
+            `has no heading with ${columns.join(', ')}; the first row names the columns`,
+          );
         continue;
       }
       if (cells.length === 1 && !cells[0]?.trim()) continue;

@@ -12,7 +12,14 @@ import type { EntityManager } from '@mikro-orm/better-sqlite';
 import Papa from 'papaparse';
 import { applicationFromRow, partFromRow } from '../store/catalogueRows.ts';
 import { allVehicles } from '../store/catalogueStore.ts';
-import { ApplicationRow, CompanionRow, DictionaryRow, JobRow, PartRow, SensingRow } from '../store/entities.ts';
+import {
+  ApplicationRow,
+  CompanionRow,
+  DictionaryRow,
+  JobRow,
+  PartRow,
+  SensingRow,
+} from '../store/entities.ts';
 
 const PAGE = 5000;
 
@@ -45,7 +52,9 @@ export const exportFile = (fork: () => EntityManager, file: string): AsyncGenera
     case VEHICLES.file:
       return written(
         VEHICLES,
-        paged(async (limit, offset) => (offset > 0 ? [] : (await allVehicles(fork())).slice(0, Math.max(limit, 1e9)))),
+        paged(async (limit, offset) =>
+          offset > 0 ? [] : (await allVehicles(fork())).slice(0, Math.max(limit, 1e9)),
+        ),
       );
     case SENSING.file:
       return written(
@@ -67,7 +76,9 @@ export const exportFile = (fork: () => EntityManager, file: string): AsyncGenera
       return written(
         PARTS,
         paged(async (limit, offset) =>
-          (await fork().find(PartRow, {}, { orderBy: { number: 'asc' }, ...page(limit, offset) })).map(partFromRow),
+          (await fork().find(PartRow, {}, { orderBy: { number: 'asc' }, ...page(limit, offset) })).map(
+            partFromRow,
+          ),
         ),
       );
     case APPLICATIONS.file:
@@ -93,17 +104,21 @@ export const exportFile = (fork: () => EntityManager, file: string): AsyncGenera
       return written(
         COMPANIONS,
         paged(async (limit, offset) =>
-          (await fork().find(CompanionRow, {}, { orderBy: { id: 'asc' }, ...page(limit, offset) })).map((row) => ({
-            ...row,
-            vehicleId: row.vehicleId ?? null,
-            partClass: row.partClass as never,
-          })),
+          (await fork().find(CompanionRow, {}, { orderBy: { id: 'asc' }, ...page(limit, offset) })).map(
+            (row) => ({
+              ...row,
+              vehicleId: row.vehicleId ?? null,
+              partClass: row.partClass as never,
+            }),
+          ),
         ),
       );
     case DICTIONARY.file:
       return written(
         DICTIONARY,
-        paged((limit, offset) => fork().find(DictionaryRow, {}, { orderBy: { id: 'asc' }, ...page(limit, offset) })),
+        paged((limit, offset) =>
+          fork().find(DictionaryRow, {}, { orderBy: { id: 'asc' }, ...page(limit, offset) }),
+        ),
       );
     default:
       return null;

@@ -144,66 +144,136 @@ export const importCatalogue = async (
       const unknown = (set: ReadonlySet<string>, value: string, column: string) =>
         set.has(value) ? null : ([column, `"${value}" is not in the catalogue`] as const);
 
-      await load<CatalogueVehicle>(VEHICLES, () => null, async (batch) => {
-        await upsertRows(tx, 'vehicle', 'id', batch.map(vehicleToRow));
-        batch.forEach(({ id }) => known.vehicles.add(id));
-      });
-      await load<SensingLine>(SENSING, (row) => unknown(known.vehicles, row.vehicleId, 'vehicleId'), async (batch) => {
-        for (const row of batch)
-          await tx
-            .getConnection()
-            .execute('delete from sensing where vehicle_id = ? and position = ?', [row.vehicleId, row.position], 'run', tx.getTransactionContext());
-        await upsertRows(tx, 'sensing', null, batch);
-      });
+      await load<CatalogueVehicle>(
+        VEHICLES,
+        () => null,
+        async (batch) => {
+          await upsertRows(tx, 'vehicle', 'id', batch.map(vehicleToRow));
+          batch.forEach(({ id }) => known.vehicles.add(id));
+        },
+      );
+      await load<SensingLine>(
+        SENSING,
+        (row) => unknown(known.vehicles, row.vehicleId, 'vehicleId'),
+        async (batch) => {
+          for (const row of batch)
+            await tx
+              .getConnection()
+              .execute(
+                'delete from sensing where vehicle_id = ? and position = ?',
+                [row.vehicleId, row.position],
+                'run',
+                tx.getTransactionContext(),
+              );
+          await upsertRows(tx, 'sensing', null, batch);
+        },
+      );
       const named: Array<Pick<CataloguePart, 'number' | 'supersededBy' | 'contents'>> = [];
-      await load<CataloguePart>(PARTS, () => null, async (batch) => {
-        await upsertRows(tx, 'part', 'number', batch.map(partToRow));
-        for (const { number, supersededBy, contents } of batch) {
-          known.parts.add(number);
-          if (supersededBy || contents.length > 0) named.push({ number, supersededBy, contents });
-        }
-      });
+      await load<CataloguePart>(
+        PARTS,
+        () => null,
+        async (batch) => {
+          await upsertRows(tx, 'part', 'number', batch.map(partToRow));
+          for (const { number, supersededBy, contents } of batch) {
+            known.parts.add(number);
+            if (supersededBy || contents.length > 0) named.push({ number, supersededBy, contents });
+          }
+        },
+      );
       for (const { number, supersededBy, contents } of named) {
         if (supersededBy && !known.parts.has(supersededBy))
-          fail(PARTS.file, 0, 'supersededBy', `${number} names "${supersededBy}", which is not in the catalogue`);
+          fail(
+            PARTS.file,
+            0,
+            'supersededBy',
+            `${number} names "${supersededBy}", which is not in the catalogue`,
+          );
         for (const piece of contents)
           if (!known.parts.has(piece.number))
-            fail(PARTS.file, 0, 'contents', `${number} holds "${piece.number}", which is not in the catalogue`);
+            fail(
+              PARTS.file,
+              0,
+              'contents',
+              `${number} holds "${piece.number}", which is not in the catalogue`,
+            );
       }
       const circle = circlesIn(named);
       for (const number of circle) {
         fail(PARTS.file, 0, 'supersededBy', `${number} leads back to itself`);
         await tx
           .getConnection()
-          .execute('update part set superseded_by = null where number = ?', [number], 'run', tx.getTransactionContext());
+          .execute(
+            'update part set superseded_by = null where number = ?',
+            [number],
+            'run',
+            tx.getTransactionContext(),
+          );
       }
       await load<Application>(
         APPLICATIONS,
         (row) =>
-          unknown(known.parts, row.partNumber, 'partNumber') ?? unknown(known.vehicles, row.vehicleId, 'vehicleId'),
+          unknown(known.parts, row.partNumber, 'partNumber') ??
+          unknown(known.vehicles, row.vehicleId, 'vehicleId'),
         (batch) => upsertRows(tx, 'application', 'rowKey', batch.map(applicationToRow)),
       );
       const replace = async (table: string, where: readonly [string, unknown][], row: object) => {
         const sql = `delete from ${table} where ${where.map(([column]) => `${column} is ?`).join(' and ')}`;
-        await tx.getConnection().execute(sql, where.map(([, value]) => value), 'run', tx.getTransactionContext());
+        await tx.getConnection().execute(
+          sql,
+          where.map(([, value]) => value),
+          'run',
+          tx.getTransactionContext(),
+        );
         await upsertRows(tx, table, null, [row]);
       };
-      await load<JobNote>(JOBS, (row) => unknown(known.vehicles, row.vehicleId, 'vehicleId'), async (batch) => {
-        for (const row of batch)
-          await replace('job_note', [['vehicle_id', row.vehicleId], ['axle', row.axle], ['part_class', row.partClass]], row);
-      });
+      await load<JobNote>(
+        JOBS,
+        (row) => unknown(known.vehicles, row.vehicleId, 'vehicleId'),
+        async (batch) => {
+          for (const row of batch)
+            await replace(
+              'job_note',
+              [
+                ['vehicle_id', row.vehicleId],
+                ['axle', row.axle],
+                ['part_class', row.partClass],
+              ],
+              row,
+            );
+        },
+      );
       await load<CompanionRule>(
         COMPANIONS,
         (row) => unknown(known.parts, row.companionNumber, 'companionNumber'),
         async (batch) => {
           for (const row of batch)
-            await replace('companion_rule', [['part_class', row.partClass], ['vehicle_id', row.vehicleId], ['companion_number', row.companionNumber]], row);
+            await replace(
+              'companion_rule',
+              [
+                ['part_class', row.partClass],
+                ['vehicle_id', row.vehicleId],
+                ['companion_number', row.companionNumber],
+              ],
+              row,
+            );
         },
       );
-      await load<DictionaryEntry>(DICTIONARY, () => null, async (batch) => {
-        for (const row of batch)
-          await replace('dictionary_entry', [['dictionary', row.dictionary], ['code', row.code], ['module', row.module]], row);
-      });
+      await load<DictionaryEntry>(
+        DICTIONARY,
+        () => null,
+        async (batch) => {
+          for (const row of batch)
+            await replace(
+              'dictionary_entry',
+              [
+                ['dictionary', row.dictionary],
+                ['code', row.code],
+                ['module', row.module],
+              ],
+              row,
+            );
+        },
+      );
       if (signal.aborted || (mode === 'whole' && errorCount > 0)) throw new Rollback();
     });
   } catch (error) {

@@ -1,7 +1,8 @@
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 
 const snake = (name: string): string => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
-const plain = (value: unknown): unknown => (value === undefined ? null : typeof value === 'boolean' ? Number(value) : value);
+const plain = (value: unknown): unknown =>
+  value === undefined ? null : typeof value === 'boolean' ? Number(value) : value;
 
 /** Rows in one statement: SQLite takes no more values in one. */
 const MOST_VALUES = 30000;
@@ -30,13 +31,11 @@ export const upsertRows = async (
   for (let at = 0; at < rows.length; at += each) {
     const part = rows.slice(at, at + each);
     const marks = `(${names.map(() => '?').join(', ')})`;
-    await em
-      .getConnection()
-      .execute(
-        `insert into "${table}" (${columns.join(', ')}) values ${part.map(() => marks).join(', ')}${change}`,
-        part.flatMap((row) => names.map((name) => plain((row as Record<string, unknown>)[name]))),
-        'run',
-        em.getTransactionContext(),
-      );
+    await em.getConnection().execute(
+      `insert into "${table}" (${columns.join(', ')}) values ${part.map(() => marks).join(', ')}${change}`,
+      part.flatMap((row) => names.map((name) => plain((row as Record<string, unknown>)[name]))),
+      'run',
+      em.getTransactionContext(),
+    );
   }
 };

@@ -14,6 +14,7 @@ import { exportFile } from '../catalogue/exportCatalogue.ts';
 import { importCatalogue, type ImportReport } from '../catalogue/importCatalogue.ts';
 import type { IntakeCache } from '../intakeCache.ts';
 import { notFound } from '../problem.ts';
+import { forgetWords } from '../store/partStore.ts';
 
 interface Import {
   readonly folder: string;
@@ -91,6 +92,7 @@ export const catalogueRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
           running.report = report;
           running.state = running.abort.signal.aborted ? 'cancelled' : 'done';
           intake.forget();
+          forgetWords(orm.em.fork());
         },
         (error: unknown) => {
           running.state = 'failed';

@@ -1,32 +1,26 @@
 import {
-  CatalogueVehicle,
   emptySlice,
   FleetVehicle,
-  JobNote,
   parse,
   ShopSettings,
+  type CataloguePart,
   type CatalogueSlice,
+  type CatalogueVehicle,
   type DictionaryEntry,
   type Docket,
   type IntakeContext,
   type Knowledge,
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
-import type { InferEntity } from '@mikro-orm/core';
-import { applicationFromRow, partFromRow } from './catalogueRows.ts';
 import {
-  ApplicationRow,
-  CompanionRow,
-  DictionaryRow,
-  FleetRow,
-  JobRow,
-  PartRow,
-  SensingRow,
-  SettingRow,
-  VehicleRow,
-} from './entities.ts';
-
-type PartEntity = InferEntity<typeof PartRow>;
+  applicationFromRaw,
+  companionFromRaw,
+  jobFromRaw,
+  partFromRaw,
+  sensingFromRaw,
+  vehicleFromRaw,
+} from './catalogueRows.ts';
+import { DictionaryRow, FleetRow, SettingRow } from './entities.ts';
 
 /** Today in the shop's own time zone, YYYY-MM-DD. */
 export const today = (now: Date = new Date()): string =>
@@ -38,31 +32,16 @@ export const shopSettings = async (em: EntityManager): Promise<ShopSettings> => 
 };
 
 const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise<CatalogueVehicle[]> => {
-  const rows = await em.find(VehicleRow, where, { orderBy: { make: 'asc', model: 'asc' } });
-  const sensing = await em.find(SensingRow, where.id ? { vehicleId: where.id } : {});
-  return rows.map((row) =>
-    parse(
-      CatalogueVehicle,
-      {
-        ...row,
-        platform: row.platform ?? null,
-        builtTo: row.builtTo ?? null,
-        steeringSide: row.steeringSide ?? null,
-        knuckle: row.knuckle ?? null,
-        tyre: row.tyre ?? null,
-        dictionary: row.dictionary ?? null,
-        wheelEnds: Object.fromEntries(
-          sensing
-            .filter((s) => s.vehicleId === row.id)
-            .map((s) => [
-              s.position,
-              { sensor: s.sensor, mounting: s.mounting, target: s.target, ringSoldAlone: s.ringSoldAlone },
-            ]),
-        ),
-      },
-      `vehicle ${row.id}`,
-    ),
-  );
+  const rows = rowsFor(em);
+  const [condition, params] = where.id ? ['where id = ?', [where.id]] : ['', []];
+  const vehicles = await rows(`select * from vehicle ${condition} order by make, model`, params);
+  const sensing = await rows(`select * from sensing ${where.id ? 'where vehicle_id = ?' : ''}`, params);
+  const byVehicle = new Map<string, Record<string, CatalogueVehicle['wheelEnds'][string]>>();
+  for (const row of sensing) {
+    const id = String(row.vehicle_id);
+    byVehicle.set(id, { ...byVehicle.get(id), [String(row.position)]: sensingFromRaw(row) });
+  }
+  return vehicles.map((row) => vehicleFromRaw(row, byVehicle.get(String(row.id)) ?? {}));
 };
 
 /** Keeps the shop's settings. */
@@ -73,54 +52,57 @@ export const saveShopSettings = async (em: EntityManager, settings: ShopSettings
 /** Chains of supersession are followed so far. */
 const LONGEST_CHAIN = 6;
 
-/** Parts with those that took their place, the others of their interchange groups, and what kits hold. */
-const withRelatives = async (em: EntityManager, first: PartEntity[]): Promise<PartEntity[]> => {
-  const known = new Map(first.map((part) => [part.number, part]));
-  let edge = first;
-  for (let step = 0; step < LONGEST_CHAIN && edge.length > 0; step++) {
-    const next = [
-      ...edge.flatMap(({ supersededBy }) => supersededBy ?? []),
-      ...edge.flatMap(({ contents }) =>
-        (JSON.parse(contents) as Array<{ number: string }>).map(({ number }) => number),
-      ),
-    ].filter((number) => !known.has(number));
-    const groups = step === 0 ? [...new Set(edge.flatMap(({ interchange }) => interchange ?? []))] : [];
-    if (next.length === 0 && groups.length === 0) break;
-    edge = (
-      await em.find(PartRow, { $or: [{ number: { $in: next } }, { interchange: { $in: groups } }] })
-    ).filter(({ number }) => !known.has(number));
-    edge.forEach((part) => known.set(part.number, part));
-  }
-  return [...known.values()];
-};
+type Raw = Readonly<Record<string, unknown>>;
+
+/**
+ * Rows as the database has them, without entities: a slice is read at every change of a docket, and what is in the
+ * database was checked when it came in.
+ */
+const rowsFor =
+  (em: EntityManager) =>
+  async (sql: string, params: readonly unknown[]): Promise<Raw[]> =>
+    (await em.getConnection().execute(sql, [...params], 'all', em.getTransactionContext())) as Raw[];
+
+const marks = (list: readonly unknown[]): string => list.map(() => '?').join(', ');
 
 /** Everything the catalogue knows about one vehicle. */
 export const sliceFor = async (em: EntityManager, vehicleId: string): Promise<CatalogueSlice> => {
+  const rows = rowsFor(em);
   const [vehicle] = await vehiclesWhere(em, { id: vehicleId });
   if (!vehicle) return emptySlice();
-  const applications = await em.find(ApplicationRow, { vehicleId });
-  const companions = await em.find(CompanionRow, { $or: [{ vehicleId: null }, { vehicleId }] });
-  const named = [
-    ...new Set([
-      ...applications.map((row) => row.partNumber),
-      ...companions.map((row) => row.companionNumber),
-    ]),
-  ];
-  const parts = await withRelatives(em, await em.find(PartRow, { number: { $in: named } }));
-  const jobs = await em.find(JobRow, { vehicleId });
-  return {
-    vehicle,
-    parts: parts.map(partFromRow),
-    applications: applications.map(applicationFromRow),
-    jobs: jobs.map((row) => parse(JobNote, row, `job note ${row.id}`)),
-    companions: companions.map((row) => ({
-      partClass: row.partClass as CatalogueSlice['companions'][number]['partClass'],
-      vehicleId: row.vehicleId ?? null,
-      companionNumber: row.companionNumber,
-      quantity: row.quantity,
-      why: row.why,
-    })),
-  };
+  const applications = (await rows('select * from application where vehicle_id = ?', [vehicleId])).map(
+    applicationFromRaw,
+  );
+  const companions = (
+    await rows('select * from companion_rule where vehicle_id is null or vehicle_id = ?', [vehicleId])
+  ).map(companionFromRaw);
+  const jobs = (await rows('select * from job_note where vehicle_id = ?', [vehicleId])).map(jobFromRaw);
+  // The parts the rows name, the others of their interchange groups, and what goes along.
+  const known = new Map<string, CataloguePart>();
+  const add = (found: Raw[]) => found.map(partFromRaw).forEach((part) => known.set(part.number, part));
+  const along = companions.map(({ companionNumber }) => companionNumber);
+  add(
+    await rows(
+      // Each way in by an index of its own: one "or" would read every part.
+      `select * from part where number in (select part_number from application where vehicle_id = ?)
+       union all select * from part where number in (${marks(along)})
+       union all select * from part where interchange in
+         (select interchange from part where interchange is not null
+            and number in (select part_number from application where vehicle_id = ?))`,
+      [vehicleId, ...along, vehicleId],
+    ),
+  );
+  // What took their place, and what kits hold.
+  for (let step = 0; step < LONGEST_CHAIN; step++) {
+    const next = [...known.values()]
+      .flatMap(({ supersededBy, contents }) => [supersededBy, ...contents.map(({ number }) => number)])
+      .filter((number): number is string => number !== null && !known.has(number));
+    if (next.length === 0) break;
+    const before = known.size;
+    add(await rows(`select * from part where number in (${marks(next)})`, next));
+    if (known.size === before) break;
+  }
+  return { vehicle, parts: [...known.values()], applications, jobs, companions };
 };
 
 const dictionaryWhere = async (

@@ -1,4 +1,13 @@
-import { assumptionsWith, chainOf, matchPart, plainNumber, type CataloguePart, type MatchResult, type PartClass, type Reading } from '@hardy/core';
+import {
+  assumptionsWith,
+  chainOf,
+  matchPart,
+  plainNumber,
+  type CataloguePart,
+  type MatchResult,
+  type PartClass,
+  type Reading,
+} from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { partFromRow } from './catalogueRows.ts';
 import { shopSettings } from './catalogueStore.ts';
@@ -21,8 +30,53 @@ const numbersFrom = async (em: EntityManager, sql: string, params: unknown[]): P
   return rows.map(({ number }) => number);
 };
 
+const vocabularies = new WeakMap<object, Promise<Map<string, ReadonlySet<string>>>>();
+
+const piecesOf = (word: string): ReadonlySet<string> => {
+  const padded = ` ${word} `;
+  return new Set(Array.from({ length: padded.length - 2 }, (_, i) => padded.slice(i, i + 3)));
+};
+
+/** Every word of the parts' descriptions with its pieces, gathered once; an import asks for it anew. */
+const vocabulary = (em: EntityManager): Promise<Map<string, ReadonlySet<string>>> => {
+  const owner = em.getConnection();
+  let known = vocabularies.get(owner);
+  if (!known) {
+    known = numbersFrom(em, 'select distinct description as number from part limit 200000', []).then(
+      (texts) =>
+        new Map(
+          [...new Set(texts.flatMap((words) => words.toLowerCase().split(/[^\p{L}]+/u)))]
+            .filter((word) => word.length >= LEAST_WORD)
+            .map((word) => [word, piecesOf(word)]),
+        ),
+    );
+    vocabularies.set(owner, known);
+  }
+  return known;
+};
+
+/** To be called when parts changed: new words may be known. */
+export const forgetWords = (em: EntityManager): void => {
+  vocabularies.delete(em.getConnection());
+};
+
+/** Two words are alike from this share of pieces on (Dice's coefficient of trigrams). */
+const ALIKE = 0.4;
+
+const nearestWord = (word: string, known: ReadonlyMap<string, ReadonlySet<string>>): string | null => {
+  const mine = piecesOf(word);
+  let best = { word: null as string | null, alike: ALIKE };
+  for (const [other, pieces] of known) {
+    let shared = 0;
+    for (const piece of mine) if (pieces.has(piece)) shared++;
+    const alike = (2 * shared) / (mine.size + pieces.size);
+    if (alike > best.alike) best = { word: other, alike };
+  }
+  return best.word;
+};
+
 /**
- * Finds parts by a barcode, a number in any spacing, or words; misspelt words are found by the pieces they share.
+ * Finds parts by a barcode, a number in any spacing, or words; a misspelt word stands for the one most like it.
  * Best first, at most thirty.
  */
 export const searchParts = async (
@@ -36,7 +90,11 @@ export const searchParts = async (
   if (!text)
     return byNumbers(
       em,
-      await numbersFrom(em, `select number from part p where 1 = 1${only} order by number limit ${MOST_FOUND}`, also),
+      await numbersFrom(
+        em,
+        `select number from part p where 1 = 1${only} order by number limit ${MOST_FOUND}`,
+        also,
+      ),
     );
   const plain = plainNumber(text);
   const found = new Set<string>();
@@ -50,21 +108,23 @@ export const searchParts = async (
         [plain, `${plain}\uFFFF`, ...also],
       ),
     );
-  const words = text.toLowerCase().split(/[^\p{L}\p{N}]+/u).filter((word) => word.length >= LEAST_WORD);
+  const words = text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((word) => word.length >= LEAST_WORD);
   const match = (expression: string) =>
     numbersFrom(
       em,
-      `select p.number from part_search s join part p on p.rowid = s.rowid where part_search match ?${only} order by s.rank limit ${3 * MOST_FOUND}`,
+      `select p.number from part_search s join part p on p.rowid = s.rowid where part_search match ?${only} limit ${3 * MOST_FOUND}`,
       [expression, ...also],
     );
   if (found.size < MOST_FOUND && words.length > 0) {
     add(await match(words.map(quoted).join(' AND ')));
-    // Nothing has all the words: what shares most pieces of them comes first.
+    // Nothing has all the words: each is taken for the word of the catalogue that is most like it.
     if (found.size === 0) {
-      const pieces = words.flatMap((word) =>
-        Array.from({ length: word.length - 2 }, (_, i) => word.slice(i, i + 3)),
-      );
-      add(await match([...new Set(pieces)].map(quoted).join(' OR ')));
+      const known = await vocabulary(em);
+      const mended = words.flatMap((word) => nearestWord(word, known) ?? []);
+      if (mended.length > 0) add(await match(mended.map(quoted).join(' AND ')));
     }
   }
   const parts = await byNumbers(em, [...found]);

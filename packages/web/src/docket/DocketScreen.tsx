@@ -253,7 +253,12 @@ export function DocketScreen() {
                     onClose={() => setClosing(true)}
                   />
                 ) : (
-                  <OffersPanel advice={advice} first={firstOffer} onChoose={choose} />
+                  <OffersPanel
+                    advice={advice}
+                    vehicleId={docket.vehicle?.catalogueId ?? null}
+                    first={firstOffer}
+                    onChoose={choose}
+                  />
                 )}
                 <CautionsPanel cautions={advice.cautions} />
               </div>

@@ -1,11 +1,14 @@
 import { PART_IN_WORDS, wheelEndInWords, type Advice, type Offer } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import { useState, type KeyboardEvent, type RefObject } from 'react';
+import { Link } from 'react-router';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { hours, money, price } from '../format.ts';
 
 interface Props {
   advice: Advice;
+  /** The vehicle’s place in the catalogue, when it has one. */
+  vehicleId: string | null;
   first: RefObject<HTMLButtonElement | null>;
   onChoose: (offer: Offer) => void;
 }
@@ -120,7 +123,7 @@ const walk = (event: KeyboardEvent<HTMLElement>): void => {
 };
 
 /** Offers side by side on one money scale. */
-export function OffersPanel({ advice, first, onChoose }: Props) {
+export function OffersPanel({ advice, vehicleId, first, onChoose }: Props) {
   const [all, setAll] = useState(false);
   const likely = advice.offers.filter((offer, i) => i < ALWAYS_SHOWN || offer.cures >= WORTH_SHOWING);
   const rest = advice.offers.length - likely.length;
@@ -162,6 +165,13 @@ export function OffersPanel({ advice, first, onChoose }: Props) {
           {all ? 'hide' : 'show'} {rest} that would hardly ever cure it
         </Button>
       )}
+      <p>
+        <Link
+          to={`/shelf?match=1&class=${advice.offers[0]?.part ?? 'sensor'}${vehicleId ? `&vehicle=${encodeURIComponent(vehicleId)}` : ''}`}
+        >
+          Match the old part by measuring it
+        </Link>
+      </p>
       <p className="soft legend">
         bar: 8 in 10 jobs fall within {'\u00B7'} thin mark: half {'\u00B7'} diamond: mean
       </p>

@@ -19,7 +19,15 @@ interface Progress {
   } | null;
 }
 
-const FILES = ['vehicles.csv', 'sensing.csv', 'parts.csv', 'applications.csv', 'jobs.csv', 'companions.csv', 'dictionary.csv'];
+const FILES = [
+  'vehicles.csv',
+  'sensing.csv',
+  'parts.csv',
+  'applications.csv',
+  'jobs.csv',
+  'companions.csv',
+  'dictionary.csv',
+];
 const SHOWN = 12;
 
 /** The catalogue out as files and in from files: good rows or all or nothing, every bad row told. */
@@ -45,7 +53,10 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
     try {
       const { id: next } = await call<{ id: string }>('/imports', { method: 'POST', body: {} });
       for (const file of files) {
-        const response = await fetch(`/api/imports/${next}/files/${file.name}`, { method: 'PUT', body: file });
+        const response = await fetch(`/api/imports/${next}/files/${file.name}`, {
+          method: 'PUT',
+          body: file,
+        });
         if (!response.ok) {
           const problem = (await response.json().catch(() => ({}))) as { detail?: string };
           throw new Error(problem.detail ?? `${file.name} could not be sent`);
@@ -90,11 +101,12 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
         <fieldset className="import-mode">
           <legend className="unseen">When a row is bad</legend>
           <label>
-            <input type="radio" checked={mode === 'whole'} onChange={() => setMode('whole')} /> one bad row and nothing
-            goes in
+            <input type="radio" checked={mode === 'whole'} onChange={() => setMode('whole')} /> one bad row
+            and nothing goes in
           </label>
           <label>
-            <input type="radio" checked={mode === 'good'} onChange={() => setMode('good')} /> the good rows go in
+            <input type="radio" checked={mode === 'good'} onChange={() => setMode('good')} /> the good rows go
+            in
           </label>
         </fieldset>
         {error && (
@@ -103,7 +115,11 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
           </p>
         )}
         {running && (
-          <LinearProgress variant="determinate" value={(now?.progress ?? 0) * 100} aria-label="Reading the catalogue files" />
+          <LinearProgress
+            variant="determinate"
+            value={(now?.progress ?? 0) * 100}
+            aria-label="Reading the catalogue files"
+          />
         )}
         <div role="status">
           {now?.state === 'failed' && <p className="look-here">{now.problem}</p>}

@@ -17,7 +17,9 @@ export function Labels() {
         .split(',')
         .filter(Boolean)
         .map((number) => call<PartAnswer>(`/parts/${encodeURIComponent(number)}`)),
-    ).then(setViews, (problem: unknown) => setError(problem instanceof Error ? problem.message : String(problem)));
+    ).then(setViews, (problem: unknown) =>
+      setError(problem instanceof Error ? problem.message : String(problem)),
+    );
   }, [numbers]);
   return (
     <main className="print-page">

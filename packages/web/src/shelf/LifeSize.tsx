@@ -30,8 +30,8 @@ export function LifeSize() {
         <>
           <h1 className="mono">{view.part.number}</h1>
           <p>
-            {view.part.description}. Print at 100 %, not fitted to the page; measure the bar before you trust the drawing.
-            Reference only: the maker&rsquo;s data come first.
+            {view.part.description}. Print at 100 %, not fitted to the page; measure the bar before you trust
+            the drawing. Reference only: the maker&rsquo;s data come first.
           </p>
           <PartToScale part={view.part} lifeSize />
         </>

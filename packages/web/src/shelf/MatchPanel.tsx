@@ -1,4 +1,10 @@
-import { PART_CLASSES, PART_FIGURES, PART_IN_WORDS, type CataloguePart, type PartClass } from '@hardy/core/plain';
+import {
+  PART_CLASSES,
+  PART_FIGURES,
+  PART_IN_WORDS,
+  type CataloguePart,
+  type PartClass,
+} from '@hardy/core/plain';
 import { useEffect, useMemo, useState } from 'react';
 import { call } from '../api/client.ts';
 import type { MatchAnswer } from './types.ts';
@@ -53,11 +59,16 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
           setAnswer(next);
           onLead(
             next.ranked[0]?.part ?? null,
-            Object.fromEntries(readings.flatMap(({ key, value }) => (typeof value === 'number' ? [[key, value] as const] : []))),
+            Object.fromEntries(
+              readings.flatMap(({ key, value }) =>
+                typeof value === 'number' ? [[key, value] as const] : [],
+              ),
+            ),
             next.next?.figure.key ?? null,
           );
         },
-        (problem: unknown) => current && setError(problem instanceof Error ? problem.message : String(problem)),
+        (problem: unknown) =>
+          current && setError(problem instanceof Error ? problem.message : String(problem)),
       );
     }, 120);
     return () => {
@@ -92,7 +103,11 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
         {figures.map((figure) => {
           const next = shown?.next?.figure.key === figure.key;
           return (
-            <label key={figure.key} className={next ? 'figure-field next' : 'figure-field'} title={figure.how}>
+            <label
+              key={figure.key}
+              className={next ? 'figure-field next' : 'figure-field'}
+              title={figure.how}
+            >
               <span>
                 {figure.words}
                 {next && <strong className="look-here"> next</strong>}

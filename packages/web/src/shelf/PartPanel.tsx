@@ -83,7 +83,8 @@ export function PartPanel({ view, currency, onPick }: Props) {
       </dl>
       {contents.length > 0 && (
         <p>
-          The kit holds: {contents.map((piece, i) => (
+          The kit holds:{' '}
+          {contents.map((piece, i) => (
             <span key={piece.number}>
               {i > 0 && ', '}
               {link(piece.number)} {piece.description}
@@ -94,10 +95,14 @@ export function PartPanel({ view, currency, onPick }: Props) {
       )}
       {group.length > 0 && (
         <p>
-          Same design: {group.map((other, i) => (
+          Same design:{' '}
+          {group.map((other, i) => (
             <span key={other.number}>
               {i > 0 && ', '}
-              {link(other.number)} <span className="soft">{other.brand}, {other.tier}, {price(other.priceCents / 100, currency)}</span>
+              {link(other.number)}{' '}
+              <span className="soft">
+                {other.brand}, {other.tier}, {price(other.priceCents / 100, currency)}
+              </span>
             </span>
           ))}
         </p>

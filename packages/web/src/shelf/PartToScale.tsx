@@ -75,14 +75,35 @@ const ring = (m: Figures, slots: boolean, over: Figures, mark: string | null): D
     height: 2 * c + 16,
     body: (
       <>
-        <path d={toothed(c, c, outside, outside - depth, teeth)} className={slots ? 'metal slotted' : 'metal'} />
+        <path
+          d={toothed(c, c, outside, outside - depth, teeth)}
+          className={slots ? 'metal slotted' : 'metal'}
+        />
         <circle cx={c} cy={c} r={inside} className="hole" />
         {over.outsideDiameter && <circle cx={c} cy={c} r={over.outsideDiameter / 2} className="measured" />}
         {over.insideDiameter && <circle cx={c} cy={c} r={over.insideDiameter / 2} className="measured" />}
-        {over.teeth && <path d={toothed(c, c, outside + 1.6, outside + 0.4, over.teeth)} className="measured" />}
-        <Dimension x1={c - inside} x2={c + inside} y={c} words={`${(2 * inside).toFixed(1)}`} marked={mark === 'insideDiameter'} />
-        <Dimension x1={c - outside} x2={c + outside} y={2 * c + 2} words={`${(2 * outside).toFixed(1)}`} marked={mark === 'outsideDiameter'} />
-        <text x={c} y={2 * c + 11} className={mark === 'teeth' || mark === 'height' ? 'figure-words marked' : 'figure-words'}>
+        {over.teeth && (
+          <path d={toothed(c, c, outside + 1.6, outside + 0.4, over.teeth)} className="measured" />
+        )}
+        <Dimension
+          x1={c - inside}
+          x2={c + inside}
+          y={c}
+          words={`${(2 * inside).toFixed(1)}`}
+          marked={mark === 'insideDiameter'}
+        />
+        <Dimension
+          x1={c - outside}
+          x2={c + outside}
+          y={2 * c + 2}
+          words={`${(2 * outside).toFixed(1)}`}
+          marked={mark === 'outsideDiameter'}
+        />
+        <text
+          x={c}
+          y={2 * c + 11}
+          className={mark === 'teeth' || mark === 'height' ? 'figure-words marked' : 'figure-words'}
+        >
           {teeth} {slots ? 'slots' : 'teeth'}, {m.height ?? '?'} mm high
         </text>
       </>
@@ -90,7 +111,13 @@ const ring = (m: Figures, slots: boolean, over: Figures, mark: string | null): D
   };
 };
 
-const face = (m: Figures, looks: Readonly<Record<string, string>>, x: number, y: number, mark: string | null): ReactNode => {
+const face = (
+  m: Figures,
+  looks: Readonly<Record<string, string>>,
+  x: number,
+  y: number,
+  mark: string | null,
+): ReactNode => {
   const cavities = m.cavities ?? 2;
   const pitch = m.pitch ?? 3;
   const width = pitch * (cavities - 1) + 8;
@@ -99,7 +126,9 @@ const face = (m: Figures, looks: Readonly<Record<string, string>>, x: number, y:
     <g>
       <rect x={x} y={y} width={width} height={9} rx={1.2} className="metal" />
       <rect x={rib - 1} y={y - 1.6} width={2} height={1.8} className="ink" />
-      {looks.seal === 'yes' && <rect x={x + 0.8} y={y + 0.8} width={width - 1.6} height={7.4} rx={1} className="hairline" />}
+      {looks.seal === 'yes' && (
+        <rect x={x + 0.8} y={y + 0.8} width={width - 1.6} height={7.4} rx={1} className="hairline" />
+      )}
       {Array.from({ length: cavities }, (_, i) =>
         looks.sex === 'sockets' ? (
           <rect key={i} x={x + 4 + i * pitch - 0.6} y={y + 3.6} width={1.2} height={1.8} className="hole" />
@@ -107,17 +136,32 @@ const face = (m: Figures, looks: Readonly<Record<string, string>>, x: number, y:
           <rect key={i} x={x + 4 + i * pitch - 0.5} y={y + 3.8} width={1} height={1.4} className="ink" />
         ),
       )}
-      <text x={x + width / 2} y={y + 13.5} className={mark === 'colour' || mark === 'keying' ? 'figure-words marked' : 'figure-words'}>
+      <text
+        x={x + width / 2}
+        y={y + 13.5}
+        className={mark === 'colour' || mark === 'keying' ? 'figure-words marked' : 'figure-words'}
+      >
         {looks.colour ?? ''} plug, rib {looks.keying ?? '?'}
       </text>
       {cavities > 1 && (
-        <Dimension x1={x + 4} x2={x + 4 + pitch * (cavities - 1)} y={y + 23} words={`${pitch}`} marked={mark === 'pitch'} />
+        <Dimension
+          x1={x + 4}
+          x2={x + 4 + pitch * (cavities - 1)}
+          y={y + 23}
+          words={`${pitch}`}
+          marked={mark === 'pitch'}
+        />
       )}
     </g>
   );
 };
 
-const sensor = (m: Figures, looks: Readonly<Record<string, string>>, over: Figures, mark: string | null): Drawing => {
+const sensor = (
+  m: Figures,
+  looks: Readonly<Record<string, string>>,
+  over: Figures,
+  mark: string | null,
+): Drawing => {
   const reach = m.reach ?? 30;
   const tip = m.tipDiameter ?? 16;
   const hole = m.holeOffset ?? 20;
@@ -131,21 +175,50 @@ const sensor = (m: Figures, looks: Readonly<Record<string, string>>, over: Figur
     body: (
       <>
         <rect x={x} y={middle - tip / 2} width={reach} height={tip} rx={1.5} className="metal" />
-        <rect x={x - 6} y={middle - tip / 2 - 3} width={6} height={tip / 2 + hole + 9} rx={1.5} className="metal" />
+        <rect
+          x={x - 6}
+          y={middle - tip / 2 - 3}
+          width={6}
+          height={tip / 2 + hole + 9}
+          rx={1.5}
+          className="metal"
+        />
         <circle cx={x - 3} cy={middle + hole} r={2.2} className="hole" />
         <path d={`M${x - 6} ${middle}h-6c-6 0-6 8-2 10`} className="lead" />
-        {over.reach && <rect x={x} y={middle - tip / 2} width={over.reach} height={tip} className="measured" />}
+        {over.reach && (
+          <rect x={x} y={middle - tip / 2} width={over.reach} height={tip} className="measured" />
+        )}
         {over.tipDiameter && (
-          <rect x={x} y={middle - over.tipDiameter / 2} width={reach} height={over.tipDiameter} className="measured" />
+          <rect
+            x={x}
+            y={middle - over.tipDiameter / 2}
+            width={reach}
+            height={over.tipDiameter}
+            className="measured"
+          />
         )}
         <Dimension x1={x} x2={x + reach} y={y - 5} words={`${reach}`} marked={mark === 'reach'} />
-        <text x={x + reach + 3} y={middle + 1.5} className={mark === 'tipDiameter' ? 'figure-words left marked' : 'figure-words left'}>
+        <text
+          x={x + reach + 3}
+          y={middle + 1.5}
+          className={mark === 'tipDiameter' ? 'figure-words left marked' : 'figure-words left'}
+        >
           {'\u2300'} {tip}
         </text>
-        <text x={x + 3} y={middle + hole + 1.5} className={mark === 'holeOffset' ? 'figure-words left marked' : 'figure-words left'}>
+        <text
+          x={x + 3}
+          y={middle + hole + 1.5}
+          className={mark === 'holeOffset' ? 'figure-words left marked' : 'figure-words left'}
+        >
           hole {hole}
         </text>
-        <text x={MARGIN} y={middle + hole + 16} className={mark === 'leadLength' || mark === 'clips' ? 'figure-words left marked' : 'figure-words left'}>
+        <text
+          x={MARGIN}
+          y={middle + hole + 16}
+          className={
+            mark === 'leadLength' || mark === 'clips' ? 'figure-words left marked' : 'figure-words left'
+          }
+        >
           lead {m.leadLength ?? '?'} mm{m.clips === undefined ? '' : `, ${m.clips} clips`}
           {flange > 0 ? '' : ''}
         </text>
@@ -186,8 +259,18 @@ const hub = (m: Figures, over: Figures, mark: string | null): Drawing => {
         {(['flange', 'boltCircle', 'pilot'] as const).map((key) =>
           over[key] ? <circle key={key} cx={c} cy={c} r={(over[key] ?? 0) / 2} className="measured" /> : null,
         )}
-        <Dimension x1={c - flange} x2={c + flange} y={2 * c + 2} words={`${2 * flange}`} marked={mark === 'flange'} />
-        <text x={c} y={2 * c + 11} className={mark && mark !== 'flange' ? 'figure-words marked' : 'figure-words'}>
+        <Dimension
+          x1={c - flange}
+          x2={c + flange}
+          y={2 * c + 2}
+          words={`${2 * flange}`}
+          marked={mark === 'flange'}
+        />
+        <text
+          x={c}
+          y={2 * c + 11}
+          className={mark && mark !== 'flange' ? 'figure-words marked' : 'figure-words'}
+        >
           {studs} on {2 * circle}, pilot {2 * pilot}, {m.splines ?? '?'} splines
         </text>
       </>

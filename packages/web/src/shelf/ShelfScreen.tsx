@@ -23,7 +23,11 @@ export function ShelfScreen() {
   const vehicleId = params.get('vehicle');
   const [found, setFound] = useState<CataloguePart[] | null>(null);
   const [view, setView] = useState<PartAnswer | null>(null);
-  const [lead, setLead] = useState<{ part: CataloguePart; measured: Record<string, number>; mark: string | null } | null>(null);
+  const [lead, setLead] = useState<{
+    part: CataloguePart;
+    measured: Record<string, number>;
+    mark: string | null;
+  } | null>(null);
   const [error, setError] = useState<string | null>(null);
   const [importing, setImporting] = useState(false);
   const [currency, setCurrency] = useState('EUR');
@@ -43,13 +47,18 @@ export function ShelfScreen() {
     [setParams],
   );
   useEffect(() => {
-    void call<{ currency: string }>('/shop').then(({ currency: letters }) => setCurrency(letters), () => undefined);
+    void call<{ currency: string }>('/shop').then(
+      ({ currency: letters }) => setCurrency(letters),
+      () => undefined,
+    );
   }, []);
   useEffect(() => {
     if (matching) return;
     let current = true;
     const timer = setTimeout(() => {
-      call<CataloguePart[]>(`/parts?q=${encodeURIComponent(query)}${partClass ? `&class=${partClass}` : ''}`).then(
+      call<CataloguePart[]>(
+        `/parts?q=${encodeURIComponent(query)}${partClass ? `&class=${partClass}` : ''}`,
+      ).then(
         (parts) => {
           if (!current) return;
           setFound(parts);
@@ -58,7 +67,8 @@ export function ShelfScreen() {
           const only = parts[0];
           if (only && (parts.length === 1 || only.barcode === query)) put({ part: only.number });
         },
-        (problem: unknown) => current && setError(problem instanceof Error ? problem.message : String(problem)),
+        (problem: unknown) =>
+          current && setError(problem instanceof Error ? problem.message : String(problem)),
       );
     }, 80);
     return () => {
@@ -91,7 +101,9 @@ export function ShelfScreen() {
       <div className="sheet shelf-sheet">
         <div className="docket-head">
           <h1>Shelf</h1>
-          <span className="soft">{matching ? 'match the old part by measuring it' : 'find a part, or scan it'}</span>
+          <span className="soft">
+            {matching ? 'match the old part by measuring it' : 'find a part, or scan it'}
+          </span>
           <span className="docket-tools">
             <Button aria-pressed={matching} onClick={() => put({ match: matching ? null : '1', part: null })}>
               {matching ? 'Find instead' : 'Match by measuring'} <kbd>m</kbd>
@@ -154,7 +166,11 @@ export function ShelfScreen() {
               <ul className="shelf-list">
                 {found?.map((part) => (
                   <li key={part.number}>
-                    <button type="button" aria-pressed={part.number === number} onClick={() => pick(part.number)}>
+                    <button
+                      type="button"
+                      aria-pressed={part.number === number}
+                      onClick={() => pick(part.number)}
+                    >
                       <span className="mono">{part.number}</span>
                       <span>{part.description}</span>
                       <span className="soft nowrap">
@@ -177,7 +193,9 @@ export function ShelfScreen() {
                 <PartToScale part={lead.part} measured={lead.measured} mark={lead.mark} />
               </section>
             )}
-            {!shown && !lead && <p className="empty">A part is shown here: drawn to scale, with its figures.</p>}
+            {!shown && !lead && (
+              <p className="empty">A part is shown here: drawn to scale, with its figures.</p>
+            )}
           </div>
         </div>
       </div>
