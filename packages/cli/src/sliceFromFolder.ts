@@ -23,7 +23,7 @@ const rows = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> =
       return table.read(cells);
     } catch (error) {
       if (error instanceof BadInput)
-        throw new BadInput(`${table.file} line ${i + 2} ${error.path}`, error.message);
+        throw new BadInput(`${table.file} line ${i + 2}.${error.path}`, error.what);
       throw error;
     }
   });

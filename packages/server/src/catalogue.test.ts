@@ -133,9 +133,10 @@ describe('catalogue files in and out', () => {
       never,
       () => undefined,
     );
-    const after = (await orm.em.fork().getConnection().execute('select * from part')) as Array<
-      Record<string, unknown>
-    >;
+    const after = await orm.em
+      .fork()
+      .getConnection()
+      .execute<Array<Record<string, unknown>>>('select * from part');
     expect(after.map((row) => [row.number, row.price_cents])).toEqual([['P1', 1375]]);
     await orm.close();
   });

@@ -32,6 +32,11 @@ const number = (text: string | undefined, column: string, otherwise?: number): n
   if (!text || !Number.isFinite(value)) throw new BadInput(column, `"${text ?? ''}" is not a number`);
   return value;
 };
+const cents = (text: string | undefined): number => {
+  const value = centsFrom(text ?? '');
+  if (value === null) throw new BadInput('price', `"${text ?? ''}" is not a price; write 12.50`);
+  return value;
+};
 const yesNo = (text: string | undefined): boolean | null =>
   text === 'yes' ? true : text === 'no' ? false : null;
 const inYesNo = (value: boolean | null | undefined): string => (value == null ? '' : value ? 'yes' : 'no');
@@ -166,7 +171,7 @@ export const PARTS = table<CataloguePart>(
     const [ohmsLow, ohmsHigh] = range(c.ohms);
     return parse(CataloguePart, {
       ...c,
-      priceCents: centsFrom(c.price ?? ''),
+      priceCents: cents(c.price),
       stock: number(c.stock, 'stock'),
       bin: orNull(c.bin),
       supplierDays: number(c.supplierDays, 'supplierDays'),

@@ -56,7 +56,7 @@ const references = async (em: EntityManager) => {
     new Set(
       // In the transaction’s own context: the pool has one connection, another would wait for itself.
       (
-        (await em.getConnection().execute(sql, [], 'all', em.getTransactionContext())) as Array<{ k: string }>
+        await em.getConnection().execute<Array<{ k: string }>>(sql, [], 'all', em.getTransactionContext())
       ).map(({ k }) => k),
     );
   return {
@@ -129,7 +129,7 @@ export const importCatalogue = async (
             batch.push(row);
           } catch (error) {
             if (!(error instanceof BadInput)) throw error;
-            fail(table.file, line, error.path, error.message);
+            fail(table.file, line, error.path, error.what);
           }
           if (batch.length >= BATCH) {
             await flush();

@@ -61,7 +61,7 @@ type Raw = Readonly<Record<string, unknown>>;
 const rowsFor =
   (em: EntityManager) =>
   async (sql: string, params: readonly unknown[]): Promise<Raw[]> =>
-    (await em.getConnection().execute(sql, [...params], 'all', em.getTransactionContext())) as Raw[];
+    em.getConnection().execute<Raw[]>(sql, [...params], 'all', em.getTransactionContext());
 
 const marks = (list: readonly unknown[]): string => list.map(() => '?').join(', ');
 

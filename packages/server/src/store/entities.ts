@@ -111,16 +111,16 @@ export const PartRow = defineEntity({
     supplierDays: p.float(),
     warrantyMonths: p.integer(),
     /** The number as it is compared: letters and digits only. */
-    plainNumber: p.string().index(),
-    packQuantity: p.integer(),
-    branchStock: p.integer(),
+    plainNumber: p.string().default('').index(),
+    packQuantity: p.integer().default(1),
+    branchStock: p.integer().default(0),
     barcode: p.string().nullable().index(),
     supersededBy: p.string().nullable().index(),
     interchange: p.string().nullable().index(),
     /** JSON: kit contents, figures and looks. They are read with the part and never searched by. */
-    contents: p.text(),
-    measures: p.text(),
-    looks: p.text(),
+    contents: p.text().default('[]'),
+    measures: p.text().default('{}'),
+    looks: p.text().default('{}'),
     ohmsLow: p.float().nullable(),
     ohmsHigh: p.float().nullable(),
   },
@@ -138,9 +138,9 @@ export const ApplicationRow = defineEntity({
     builtFrom: p.string().nullable(),
     builtTo: p.string().nullable(),
     /** JSON of what else must be so. */
-    conditions: p.text(),
+    conditions: p.text().default('{}'),
     /** What makes the row itself: a second import of it takes its place. */
-    rowKey: p.string().unique(),
+    rowKey: p.string().default('').unique(),
   },
 });
 

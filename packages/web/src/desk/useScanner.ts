@@ -13,8 +13,8 @@ const LEAST_LENGTH = 6;
 const takeOut = (field: HTMLInputElement | HTMLTextAreaElement, code: string): void => {
   if (!field.value.endsWith(code)) return;
   const kind = field instanceof HTMLInputElement ? HTMLInputElement : HTMLTextAreaElement;
-  const set = Object.getOwnPropertyDescriptor(kind.prototype, 'value')?.set;
-  set?.call(field, field.value.slice(0, -code.length));
+  const own = Object.getOwnPropertyDescriptor(kind.prototype, 'value');
+  own?.set?.call(field, field.value.slice(0, -code.length));
   field.dispatchEvent(new Event('input', { bubbles: true }));
 };
 

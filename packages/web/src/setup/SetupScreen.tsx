@@ -144,7 +144,7 @@ export function SetupScreen() {
               </dl>
               <h2 className="kicker">What the last change did</h2>
               {effect === null && <p className="none">nothing changed yet</p>}
-              {effect && effect.turned.length === 0 && (
+              {effect?.turned.length === 0 && (
                 <p className="soft">No answer on the counter turned ({effect.looked} dockets looked at).</p>
               )}
               <ul className="turned" aria-live="polite">

@@ -43,7 +43,7 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
         const value = Number(text.replace(',', '.').replace(/\s*(mm|")$/, ''));
         // Inches are written with their mark.
         return Number.isFinite(value)
-          ? [{ key, value: /"$/.test(text) ? value * 25.4 : value, tool: tools[key] ?? 'caliper' }]
+          ? [{ key, value: text.endsWith('"') ? value * 25.4 : value, tool: tools[key] ?? 'caliper' }]
           : [];
       }),
     [figures, values, tools],

@@ -138,7 +138,6 @@ export function ShelfScreen() {
             <section aria-label="Find a part">
               <input
                 // The shelf is opened to look something up: typing starts at once.
-                // eslint-disable-next-line jsx-a11y/no-autofocus
                 autoFocus
                 className="shelf-search"
                 value={query}
