@@ -95,7 +95,10 @@ test('clear bearing play means stop, whatever else was said', async ({ page }) =
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('verdict')).toContainText('Rear left');
   await page.keyboard.press('c');
-  await page.keyboard.press('e');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /rock the wheel/ })
+    .press('Enter');
   await page.keyboard.press('3');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('Stop');
   await expect(page.getByTestId('verdict')).toContainText('Do not drive it');

@@ -29,9 +29,10 @@ const exported = async (orm: Parameters<typeof importCatalogue>[0], file: string
 const intoEmpty = async (files: Readonly<Record<string, string | Buffer>>, mode: ImportMode = 'whole') => {
   const orm = await openStore(':memory:');
   const report = await importCatalogue(orm, folderWith(files), mode, never, () => undefined);
-  const parts = (await orm.em.fork().getConnection().execute('select * from part')) as Array<
-    Record<string, unknown>
-  >;
+  const parts = await orm.em
+    .fork()
+    .getConnection()
+    .execute<Array<Record<string, unknown>>>('select * from part');
   return { orm, report, parts };
 };
 const PART_HEAD = PARTS.columns.join(',');

@@ -1,3 +1,4 @@
+import { isEan13 } from '@hardy/core/plain';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 
@@ -20,7 +21,8 @@ const takeOut = (field: HTMLInputElement | HTMLTextAreaElement, code: string): v
 
 /**
  * Scanning anywhere finds the part: a wedge is a keyboard that types a code at once and ends with Enter. What fingers
- * type is never taken for one.
+ * type is not taken for one, unless it is a whole barcode with a right check digit and nothing else in the field: that
+ * is a code read off by eye, or a wedge held up by a busy computer. A character no barcode has ends the code.
  */
 export const useScanner = (): void => {
   const navigate = useNavigate();
@@ -34,22 +36,26 @@ export const useScanner = (): void => {
       if (event.key === 'Enter') {
         const fast =
           (last - first) / Math.max(1, code.length - 1) < FASTEST_FINGERS && now - last < LONGEST_BREAK;
-        const scanned = code.length >= LEAST_LENGTH && fast ? code : null;
+        const field = event.target;
+        const typedInto =
+          field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement ? field : null;
+        const whole = typedInto?.value.trim() ?? '';
+        const scanned = isEan13(whole) ? whole : code.length >= LEAST_LENGTH && fast ? code : null;
         code = '';
         if (!scanned || !/\d/.test(scanned)) return;
         event.preventDefault();
         event.stopPropagation();
-        const field = event.target;
-        if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement)
-          takeOut(field, scanned);
+        if (typedInto) takeOut(typedInto, scanned);
         void navigate(`/shelf?q=${encodeURIComponent(scanned)}`);
         return;
       }
-      if (event.key.length !== 1 || !/[\w.-]/.test(event.key)) return;
-      if (now - last >= LONGEST_BREAK) {
+      if (event.key.length !== 1) return;
+      if (!/[\w.-]/.test(event.key)) {
         code = '';
-        first = now;
+        return;
       }
+      if (now - last >= LONGEST_BREAK) code = '';
+      if (code === '') first = now;
       code += event.key;
       last = now;
     };

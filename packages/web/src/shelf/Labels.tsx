@@ -38,7 +38,7 @@ export function Labels() {
           <li key={part.number}>
             <strong className="mono">{part.number}</strong>
             <span>{part.description}</span>
-            <span>bin {part.bin ?? 'none'}</span>
+            <span>{part.bin ? `bin ${part.bin}` : 'no bin yet'}</span>
             <Barcode code={part.number} label={`Code 128 of ${part.number}`} />
             {part.barcode && <Barcode code={part.barcode} label={`Barcode ${part.barcode}`} />}
           </li>

@@ -1,6 +1,6 @@
 import { PART_CLASSES, PART_IN_WORDS, type CataloguePart, type PartClass } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { call } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
@@ -32,20 +32,24 @@ export function ShelfScreen() {
   const [importing, setImporting] = useState(false);
   const [currency, setCurrency] = useState('EUR');
 
-  const put = useCallback(
-    (changes: Record<string, string | null>) =>
-      setParams(
-        (old) => {
-          const next = new URLSearchParams(old);
-          for (const [key, value] of Object.entries(changes))
-            if (value === null) next.delete(key);
-            else next.set(key, value);
-          return next;
-        },
-        { replace: true },
-      ),
-    [setParams],
-  );
+  const put = (changes: Record<string, string | null>) =>
+    setParams(
+      (old) => {
+        const next = new URLSearchParams(old);
+        for (const [key, value] of Object.entries(changes))
+          if (value === null) next.delete(key);
+          else next.set(key, value);
+        return next;
+      },
+      { replace: true },
+    );
+  const showFound = useEffectEvent((parts: CataloguePart[]) => {
+    setFound(parts);
+    setError(null);
+    // A scanned code or a whole number names one part: it is shown at once, unless another was picked meanwhile.
+    const only = parts[0];
+    if (only && number === null && (parts.length === 1 || only.barcode === query)) put({ part: only.number });
+  });
   useEffect(() => {
     void call<{ currency: string }>('/shop').then(
       ({ currency: letters }) => setCurrency(letters),
@@ -59,14 +63,7 @@ export function ShelfScreen() {
       call<CataloguePart[]>(
         `/parts?q=${encodeURIComponent(query)}${partClass ? `&class=${partClass}` : ''}`,
       ).then(
-        (parts) => {
-          if (!current) return;
-          setFound(parts);
-          setError(null);
-          // A scanned code or a whole number names one part: it is shown at once.
-          const only = parts[0];
-          if (only && (parts.length === 1 || only.barcode === query)) put({ part: only.number });
-        },
+        (parts) => current && showFound(parts),
         (problem: unknown) =>
           current && setError(problem instanceof Error ? problem.message : String(problem)),
       );
@@ -75,7 +72,7 @@ export function ShelfScreen() {
       current = false;
       clearTimeout(timer);
     };
-  }, [query, partClass, matching, put]);
+  }, [query, partClass, matching]);
   useEffect(() => {
     if (!number) return;
     let current = true;
