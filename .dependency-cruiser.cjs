@@ -15,6 +15,7 @@ const ROOMS = [
   'intake',
   'offers',
   'plan',
+  'compare',
   'handover',
   'advice',
   'practice',

@@ -4,7 +4,7 @@ module.exports = {
   roots: ['<rootDir>/packages'],
   testMatch: ['**/*.test.ts'],
   transform: {
-    '^.+\\.tsx?$': [
+    '^.+\\.(tsx?|js)$': [
       '@swc/jest',
       {
         jsc: {
@@ -16,5 +16,7 @@ module.exports = {
       },
     ],
   },
+  // Packages that ship only as modules are read by swc too.
+  transformIgnorePatterns: ['/node_modules/(?!(dinero\\.js|quickselect)/)'],
   testTimeout: 60000,
 };

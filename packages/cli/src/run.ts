@@ -3,6 +3,7 @@ import {
   BadInput,
   bareIntake,
   bareKnowledge,
+  compareBench,
   parse,
   parseDocket,
   readIntake,
@@ -11,6 +12,8 @@ import {
   readTraceText,
   Side,
   type Advice,
+  type Comparison,
+  type Knowledge,
   type IntakeReading,
   type FitLine,
   type TraceReading,
@@ -22,7 +25,7 @@ import { readSource } from './readSource.ts';
 import { sliceFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER]';
+  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -38,6 +41,11 @@ export interface FitReading {
 /** The scenario’s own catalogue, beside the packages. */
 const DEMO_CATALOGUE = join(import.meta.dirname, '..', '..', '..', 'demo');
 
+const Seed = z.coerce
+  .number()
+  .int()
+  .min(0)
+  .max(2 ** 31 - 1);
 const Axles = z.coerce.number().int().min(1).max(9);
 
 const day = (now: Date): string => now.toISOString().slice(0, 10);
@@ -63,6 +71,7 @@ const options = (args: readonly string[]) => {
         circumference: { type: 'string' },
         track: { type: 'string' },
         catalogue: { type: 'string' },
+        seed: { type: 'string' },
       },
     });
   } catch (error) {
@@ -77,14 +86,27 @@ const options = (args: readonly string[]) => {
 export const run = async (
   args: readonly string[],
   now: Date,
-): Promise<Advice | IntakeReading | TraceReading | FitReading> => {
+): Promise<Advice | IntakeReading | TraceReading | FitReading | Comparison> => {
   const [command, ...rest] = args;
   const { values, positionals } = options(rest);
   const [file, extra] = positionals;
-  const known = command === 'advise' || command === 'intake' || command === 'trace' || command === 'fit';
+  const known = ['advise', 'intake', 'trace', 'fit', 'compare'].includes(command ?? '');
   if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
   if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
   if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
+  if (command === 'compare') {
+    const docket = parseDocket(await jsonFrom(file));
+    const id = docket.vehicle?.catalogueId;
+    const knowledge: Knowledge = {
+      ...bareKnowledge(day(now)),
+      ...(id ? { slice: await sliceFromFolder(values.catalogue ?? DEMO_CATALOGUE, id) } : {}),
+    };
+    const seed = values.seed === undefined ? undefined : parse(Seed, values.seed, '--seed');
+    const comparison = compareBench(docket, knowledge, seed).compare();
+    if (!comparison)
+      throw new BadInput('wheelEnd', 'is not known; ways are compared for one corner, so name it first');
+    return comparison;
+  }
   if (command === 'fit') {
     const docket = parseDocket(await jsonFrom(file));
     const id = docket.vehicle?.catalogueId;

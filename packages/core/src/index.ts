@@ -37,3 +37,6 @@ export { circlesIn, chainOf } from './fitment/supersession.ts';
 export { matchPart, type Match, type MatchResult, type NextMeasure } from './matching/matchPart.ts';
 export type { Reading } from './matching/readingChance.ts';
 export { fillVehicle } from './advice/fillVehicle.ts';
+export * from './vocabulary/comparison.ts';
+export { compareBench, type CompareBench } from './advice/compareDocket.ts';
+export { USUAL_DRAWS, USUAL_SEED } from './compare/compareWays.ts';

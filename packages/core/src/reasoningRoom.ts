@@ -2,3 +2,4 @@
 export { advise } from './advice/advise.ts';
 export type { Knowledge } from './advice/knowledge.ts';
 export { parseDocket } from './vocabulary/parseDocket.ts';
+export { compareBench, type CompareBench } from './advice/compareDocket.ts';

@@ -150,8 +150,8 @@ describe('dockets', () => {
           part: 'hub-assembly',
           wheelEnd: 'A1L',
           partNumber: 'x',
-          price: 10,
-          allInMean: 20,
+          priceCents: 1000,
+          allInMeanCents: 2000,
           cures: 0.5,
         },
       })

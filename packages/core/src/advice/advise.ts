@@ -1,51 +1,30 @@
-import type { Assumptions } from '../assumptions/assumptions.ts';
-import { readCodes, type CodeContext, type UnderstoodCode } from '../codes/readCodes.ts';
-import {
-  architectureGroups,
-  centreAxlesOf,
-  hasRing,
-  type Architecture,
-  type ArchitectureGroup,
-} from '../diagnosis/architecture.ts';
+import type { UnderstoodCode } from '../codes/readCodes.ts';
+import { hasRing, type ArchitectureGroup } from '../diagnosis/architecture.ts';
 import { evidenceWithout, explainFacts, uses, type Removable } from '../diagnosis/explain.ts';
-import { endTables } from '../diagnosis/endTable.ts';
-import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
-import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
-import { cautionsFor, looseWheelEnd } from '../handover/cautionsFor.ts';
-import { handOverFor } from '../handover/handOver.ts';
+import { posterior, type Posterior } from '../diagnosis/posterior.ts';
+import { buildModel } from '../compare/buildModel.ts';
+import { compareWays } from '../compare/compareWays.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
+import { cautionsFor } from '../handover/cautionsFor.ts';
+import { handOverForAll } from '../handover/handOver.ts';
 import { partsAt } from '../offers/fixes.ts';
-import { outlayOf } from '../offers/outlay.ts';
-import { buildPlan, type BuiltPlan } from '../plan/buildPlan.ts';
-import type { PositionContext } from '../positions/placePhrase.ts';
 import type { Advice, Offer, RankedCause } from '../vocabulary/advice.ts';
-import { PART_CLASSES } from '../vocabulary/wordLists.ts';
-import type { Cause, PartClass } from '../vocabulary/words.ts';
-import type { Docket, School, DocketVehicle } from '../vocabulary/docket.ts';
+import type { Cause } from '../vocabulary/words.ts';
+import type { Docket, DocketVehicle, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
-import { fillVehicle } from './fillVehicle.ts';
+import type { CornerFacts } from './corner.ts';
+import { diagnose, type Diagnosed } from './diagnose.ts';
 import { assumptionsFor, type Knowledge } from './knowledge.ts';
+import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
 import { questionsFor } from './questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
 import { readingQuestions } from './readingQuestions.ts';
 import { decide } from './verdict.ts';
 
-/** Axles when nothing says: road cars and vans have two. */
-const USUAL_AXLES = 2;
 /** Causes rarer than this are left out of the list. */
 const WORTH_LISTING = 0.0005;
 /** Causes rarer than this are not named when a fact's effect is told. */
 const WORTH_EXPLAINING = 0.04;
-
-const namedAxles = (docket: Docket): number =>
-  Math.max(
-    0,
-    ...(JSON.stringify([docket.codes, docket.checks, docket.history, docket.wheelEnd, docket.positions])
-      .match(/(?<="A)[1-9](?=[LRC]")/g)
-      ?.map(Number) ?? []),
-  );
 
 const rank = (whole: Posterior): RankedCause[] => {
   const out: RankedCause[] = [];
@@ -60,23 +39,6 @@ const rank = (whole: Posterior): RankedCause[] => {
     out.push({ cause, wheelEnd: null, probability: Math.min(1, probability) });
   return out.sort((x, y) => y.probability - x.probability);
 };
-
-/** The likeliest way the wheel end is built. */
-const likelyArchitecture = (end: EndPosterior, group: ArchitectureGroup): Architecture => {
-  const weight = (architecture: Architecture) =>
-    end.beliefs.reduce((sum, b) => (b.architecture === architecture ? sum + b.p : sum), 0);
-  const options = group.options.map(({ architecture }) => ({ architecture, p: weight(architecture) }));
-  return options.reduce((best, option) => (option.p > best.p ? option : best)).architecture;
-};
-
-const partsOffered = (end: EndPosterior, least: number): PartClass[] =>
-  PART_CLASSES.filter(
-    (part) =>
-      end.beliefs.reduce(
-        (sum, b) => (partsAt(end.wheelEnd, b.architecture).includes(part) ? sum + b.p : sum),
-        0,
-      ) >= least,
-  );
 
 const removables = (
   docket: Docket,
@@ -138,44 +100,46 @@ const sensingInWords = (group: ArchitectureGroup): string => {
   return parts.length > 0 ? parts.join(', ') : 'not known';
 };
 
-const offersAt = (end: EndPosterior, group: ArchitectureGroup, plan: BuiltPlan, axles: number): Offer[] =>
-  plan.priced.map(({ outlay, cures, allIn, comeback }) => {
-    const because = [
-      `cures it in ${Math.round(cures * 100)} of 100 such cases`,
-      ...(outlay.seizure !== null && outlay.seizure >= 0.05
-        ? [`the old sensor snaps in ${Math.round(outlay.seizure * 100)} of 100`]
-        : []),
-      ...(outlay.waitDays > 0
-        ? [`not on the shelf: ${outlay.waitDays} ${outlay.waitDays === 1 ? 'day' : 'days'}`]
-        : []),
-      ...(outlay.chosen
-        ? []
-        : ['priced from the price book: no part of the catalogue is tied to this vehicle']),
-      ...(group.options.length > 1 &&
-      !group.options.every(({ architecture }) => partsAt(end.wheelEnd, architecture).includes(outlay.part))
-        ? [`only if this vehicle has it: ${wheelEndInWords(end.wheelEnd, axles)} is not known for certain`]
-        : []),
-    ];
+/** The parts of a wheel end, each in the brand the shop prefers, as the comparison prices them. */
+const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offer[] => {
+  const { end, group, plan } = planned;
+  const { axles } = d;
+  const model = buildModel(
+    {
+      docket: d.docket,
+      plan,
+      architecture: planned.architecture,
+      slice: knowledge.slice,
+      today: knowledge.today,
+      a: assumptionsFor(d.docket, knowledge),
+      preferredOnly: true,
+    },
+    knowledge.currency,
+  );
+  return compareWays(model).ways.map((way): Offer => {
+    const part = (way.parts[0] as (typeof way.parts)[number]).part;
+    const uncertain =
+      group.options.length > 1 &&
+      !group.options.every(({ architecture }) => partsAt(end.wheelEnd, architecture).includes(part));
     return {
-      part: outlay.part,
+      part,
       wheelEnd: end.wheelEnd,
-      cures,
-      price: outlay.price,
-      labourHours: outlay.labourHours,
-      allIn,
-      costs: [
-        { kind: 'parts' as const, label: 'part', amount: outlay.price },
-        { kind: 'companions' as const, label: 'bolts, clips, seals, grease', amount: outlay.companions },
-        { kind: 'labour' as const, label: `labour ${outlay.labourHours} h`, amount: outlay.labour },
-        { kind: 'seizure' as const, label: 'seized sensor, by its chance', amount: outlay.seizureCost },
-        { kind: 'waiting' as const, label: 'waiting for the part', amount: outlay.waiting },
-        { kind: 'comeback' as const, label: 'not cured, by its chance', amount: comeback },
-      ].filter(({ amount }) => amount > 0),
-      seizure: outlay.seizure,
-      lines: [...outlay.lines],
-      because,
+      cures: way.cures,
+      price: way.lines[0]?.unitPrice ?? way.price,
+      labourHours: way.labourHours,
+      allIn: way.allIn,
+      costs: way.costs,
+      seizure: way.seizure,
+      lines: way.lines,
+      because: [
+        ...way.because,
+        ...(uncertain
+          ? [`only if this vehicle has it: ${wheelEndInWords(end.wheelEnd, axles)} is not known for certain`]
+          : []),
+      ],
     };
   });
+};
 
 /** The school a plan is set against: looking first against selling first. */
 const OTHER_SCHOOL: Readonly<Record<School, School>> = {
@@ -190,68 +154,14 @@ const OTHER_SCHOOL: Readonly<Record<School, School>> = {
  * The screen, the API and the command line all show what this returns.
  */
 export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
-  const a: Assumptions = assumptionsFor(docket, knowledge);
-  const vehicle = fillVehicle(docket.vehicle ?? {}, knowledge.slice.vehicle);
-  const axles = vehicle.axles ?? Math.max(USUAL_AXLES, namedAxles(docket));
-  const context: PositionContext = {
-    steeringSide: vehicle.steeringSide ?? null,
-    trafficSide: vehicle.trafficSide ?? null,
-    axles,
-    trailer: vehicle.driveline === 'trailer',
-  };
-  const named = [
-    docket.wheelEnd,
-    ...(docket.positions ?? []).filter((p) => !p.role).flatMap((p) => p.wheelEnds),
-  ].filter((end) => end != null);
-  const centreAxles = centreAxlesOf(vehicle, named);
-  const codeContext: CodeContext = {
-    ...context,
-    dictionary: knowledge.slice.vehicle?.dictionary ?? null,
-    entries: knowledge.dictionary,
-    centreAxles,
-    namedCorner: named.length === 1 ? (named[0] ?? null) : null,
-  };
-  const codes = readCodes(docket.codes ?? [], codeContext);
-  const corner = cornerFacts(docket, codes, context);
-  const filled: Docket = { ...docket, vehicle, wheelEnd: corner.named };
-
-  const groups = architectureGroups(vehicle, axles, centreAxles, a);
-  const ends = groups.flatMap((group) => group.ends);
-  const evidence = gatherEvidence(filled, codes, corner.settled, {
-    axles,
-    ends,
-    a,
-    ohmRange: (end) => ohmRangeAt(knowledge.slice, end, vehicle),
-  });
-  const memo = endTables();
-  const whole = posterior(groups, evidence, vehicle, knowledge.today, a, memo);
+  const a = assumptionsFor(docket, knowledge);
+  const d = diagnose(docket, knowledge);
+  const { docket: filled, vehicle, axles, codes, corner, ends, evidence, whole, wheelEnd, loose } = d;
   const causes = rank(whole);
-
-  const byOdds = [...whole.ends].sort((x, y) => y.odd - x.odd);
-  const first = byOdds[0];
-  const wheelEnd: WheelEnd | null =
-    first && first.odd > BETTER_THAN_EVEN && corner.conflicts.length === 0 ? first.wheelEnd : null;
-  // A loose wheel is offered its hub even while the odds of the lamp's cause are open.
-  const loose = looseWheelEnd(filled);
-  const offeredEnds = byOdds.filter(
-    (end) =>
-      end.wheelEnd === loose ||
-      (wheelEnd !== null && (end.wheelEnd === wheelEnd || end.odd >= a.get('offer.corner-at-least'))),
-  );
-  const groupOf = (end: WheelEnd): ArchitectureGroup =>
-    groups.find((group) => group.ends.includes(end)) as ArchitectureGroup;
   const school = docket.options?.school ?? knowledge.school;
-  const plans = offeredEnds.map((end) => {
-    const group = groupOf(end.wheelEnd);
-    const architecture = likelyArchitecture(end, group);
-    const outlays = partsOffered(end, a.get('offer.exists-at-least')).map((part) =>
-      outlayOf(part, end.wheelEnd, architecture, filled, knowledge.slice, knowledge.today, a),
-    );
-    const planUnder = (which: School) => buildPlan(filled, end, outlays, which, evidence.findings, a);
-    return { end, group, architecture, plan: planUnder(school), planUnder };
-  });
+  const plans = endsOffered(d, a).map((end) => planAt(d, end, filled, school, knowledge, a));
   const offers = plans
-    .flatMap(({ end, group, plan }) => offersAt(end, group, plan, axles))
+    .flatMap((planned) => offersAt(planned, d, knowledge))
     .sort((x, y) => x.allIn.mean - y.allIn.mean);
   const main = plans.find(({ end }) => end.wheelEnd === (wheelEnd ?? loose)) ?? null;
 
@@ -288,7 +198,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     removables(filled, vehicle, corner, codes, (path, v) =>
       v === vehicle && !uses(evidence, path)
         ? null
-        : posterior(groups, evidenceWithout(evidence, path), v, knowledge.today, a, memo),
+        : posterior(d.groups, evidenceWithout(evidence, path), v, knowledge.today, a, d.memo),
     ),
     whole,
     leading,
@@ -354,16 +264,15 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       driveline: vehicle.driveline ?? null,
       wheelEnds: ends.map((end) => ({
         wheelEnd: end,
-        sensing: sensingInWords(groupOf(end)),
-        sensor: groupOf(end).known.sensor ?? null,
+        sensing: sensingInWords(groupOf(d, end)),
+        sensor: groupOf(d, end).known.sensor ?? null,
         ohms: ohmRangeAt(knowledge.slice, end, vehicle),
       })),
       tyre: Object.values(vehicle.tyres ?? {})[0] ?? knowledge.slice.vehicle?.tyre ?? null,
     },
     handOver: handed
-      ? handOverFor(
-          handed.part,
-          handed.wheelEnd,
+      ? handOverForAll(
+          docket.chosen?.parts?.length ? docket.chosen.parts : [handed],
           plans.find(({ end }) => end.wheelEnd === handed.wheelEnd)?.architecture ?? null,
           knowledge.slice,
           cautions,

@@ -76,7 +76,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
     worth,
     school,
     step,
-    flips: (plan?.flips ?? []).map((flip) => ({
+    flips: (plan?.flips() ?? []).map((flip) => ({
       when: `${CHECK_IN_WORDS[flip.check]}: ${flip.result.replace(/-/g, ' ')}`,
       chance: flip.chance,
       then: flip.fix ? fixInWords(flip.fix) : 'refer it to a workshop',
@@ -95,7 +95,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   const odds = wordedCauses(causes, axles);
 
   if (mustStopDriving(docket)) {
-    const offered = plan?.priced.find(({ outlay }) => outlay.part === 'hub-assembly');
+    const offered = plan?.outcomes.find(({ fix }) => fix.kind === 'part' && fix.part === 'hub-assembly');
     const loose = looseWheelEnd(docket) ?? wheelEnd;
     if (loose) {
       const where = wheelEndInWords(loose, axles);
@@ -120,7 +120,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
             wheelEnd: loose,
             label: 'sell the hub assembly, fitted by a workshop now',
             chance: 1,
-            expectedCost: offered?.allIn.mean ?? a.get('refer.cost'),
+            expectedCost: offered?.cost ?? a.get('refer.cost'),
             then: [],
           },
           null,
@@ -191,8 +191,9 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
     const likely: PartClass | null =
       fix?.kind === 'part'
         ? fix.part
-        : plan.priced.reduce<{ part: PartClass | null; cures: number }>(
-            (best, p) => (p.cures > best.cures ? { part: p.outlay.part, cures: p.cures } : best),
+        : plan.outcomes.reduce<{ part: PartClass | null; cures: number }>(
+            (best, { fix: each, cures }) =>
+              each.kind === 'part' && cures > best.cures ? { part: each.part, cures } : best,
             { part: null, cures: 0 },
           ).part;
     return {
@@ -210,13 +211,13 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   if (choice.kind === 'fix') {
     const fix = plan.corner.fixes[choice.fix];
     if (fix?.kind === 'part') {
-      const priced = plan.priced.find(({ outlay }) => outlay === fix.outlay);
+      const outcome = plan.outcomes.find((each) => each.fix === fix);
       return {
         verdict: {
           ...base,
           action: 'sell',
           part: fix.part,
-          sentence: `${capital(place)}: sell the ${PART_IN_WORDS[fix.part]}. It cures this in ${Math.round((priced?.cures ?? 0) * 100)} of 100 such cases.`,
+          sentence: `${capital(place)}: sell the ${PART_IN_WORDS[fix.part]}. It cures this in ${Math.round((outcome?.cures ?? 0) * 100)} of 100 such cases.`,
           because: [odds, 'no check here is worth its time: none would change what to sell'],
         },
         plan: asPlan(plan.step, null),

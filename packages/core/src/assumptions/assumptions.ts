@@ -5,6 +5,7 @@ import { COSTS } from './costs.ts';
 import { HISTORY_FACTORS } from './historyFactors.ts';
 import type { JudgementTable } from './judgement.ts';
 import { MEASURING } from './measuring.ts';
+import { OFFER_COSTS } from './offerCosts.ts';
 import { PRIORS } from './priors.ts';
 import { SYMPTOM_LIKELIHOODS } from './symptomLikelihoods.ts';
 
@@ -16,6 +17,7 @@ export const DEFAULT_ASSUMPTIONS: JudgementTable = {
   ...HISTORY_FACTORS,
   ...CHECK_LIKELIHOODS,
   ...COSTS,
+  ...OFFER_COSTS,
   ...MEASURING,
 };
 

@@ -35,6 +35,8 @@ const parts = fc
     looks: fc.dictionary(fc.constantFrom('colour', 'form'), word),
     ohmsLow: fc.constant(900),
     ohmsHigh: fc.constant(1400),
+    costCents: fc.option(fc.nat(90000), { nil: null }),
+    coreCents: fc.nat(9000),
   })
   .map((raw) => CataloguePart.parse(raw));
 

@@ -32,9 +32,9 @@ const number = (text: string | undefined, column: string, otherwise?: number): n
   if (!text || !Number.isFinite(value)) throw new BadInput(column, `"${text ?? ''}" is not a number`);
   return value;
 };
-const cents = (text: string | undefined): number => {
+const cents = (text: string | undefined, column: string): number => {
   const value = centsFrom(text ?? '');
-  if (value === null) throw new BadInput('price', `"${text ?? ''}" is not a price; write 12.50`);
+  if (value === null) throw new BadInput(column, `"${text ?? ''}" is not a price; write 12.50`);
   return value;
 };
 const yesNo = (text: string | undefined): boolean | null =>
@@ -165,13 +165,17 @@ export const PARTS = table<CataloguePart>(
     'measures',
     'looks',
     'ohms',
+    'cost',
+    'core',
   ],
   (row) => row.number,
   (c) => {
     const [ohmsLow, ohmsHigh] = range(c.ohms);
     return parse(CataloguePart, {
       ...c,
-      priceCents: cents(c.price),
+      priceCents: cents(c.price, 'price'),
+      costCents: c.cost ? cents(c.cost, 'cost') : null,
+      coreCents: c.core ? cents(c.core, 'core') : 0,
       stock: number(c.stock, 'stock'),
       bin: orNull(c.bin),
       supplierDays: number(c.supplierDays, 'supplierDays'),
@@ -191,6 +195,8 @@ export const PARTS = table<CataloguePart>(
   (row) => ({
     ...row,
     price: centsInWords(row.priceCents),
+    cost: row.costCents === null ? '' : centsInWords(row.costCents),
+    core: row.coreCents === 0 ? '' : centsInWords(row.coreCents),
     contents: row.contents
       .map(({ number: n, quantity }) => (quantity === 1 ? n : `${n} x${quantity}`))
       .join('; '),

@@ -28,6 +28,29 @@ const applies = (only: ConditionalStep['only'], architecture: Architecture | nul
   architecture === null ||
   (only === 'encoder' ? !hasRing(architecture) : architecture.mounting === 'separate');
 
+/** The sheet for several parts fitted in one go: each line once, in the order of the parts. */
+export const handOverForAll = (
+  parts: ReadonlyArray<{ part: PartClass; wheelEnd: WheelEnd }>,
+  architecture: Architecture | null,
+  slice: CatalogueSlice,
+  cautions: readonly Caution[],
+): HandOver => {
+  const sheets = parts.map(({ part, wheelEnd }) =>
+    handOverFor(part, wheelEnd, architecture, slice, cautions),
+  );
+  const all = (of: (sheet: HandOver) => readonly string[]) => [...new Set(sheets.flatMap(of))];
+  return {
+    access: all((sheet) => sheet.access),
+    tools: all((sheet) => sheet.tools),
+    steps: all((sheet) => sheet.steps),
+    torques: sheets
+      .flatMap((sheet) => sheet.torques)
+      .filter((torque, i, list) => list.findIndex(({ what }) => what === torque.what) === i),
+    proof: all((sheet) => sheet.proof),
+    cautions: sheets[0]?.cautions ?? [],
+  };
+};
+
 /** The sheet that keeps the customer safe: access, tools, order of work, torque, proof of the fix and cautions. */
 export const handOverFor = (
   part: PartClass,

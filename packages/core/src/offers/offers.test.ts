@@ -6,7 +6,9 @@ import type { Docket } from '../vocabulary/docket.ts';
 import type { CAUSES } from '../vocabulary/wordLists.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
 import { cureChance, partsAt } from './fixes.ts';
+import { bearingDue } from './bearingDue.ts';
 import { outlayOf } from './outlay.ts';
+import { soundFromStart, wornWithin } from './partLife.ts';
 import { seizureChance, snapBranches } from './seizure.ts';
 
 const a = assumptionsWith();
@@ -132,10 +134,25 @@ describe('outlay', () => {
 
   test('part, companions, labour, seizure and the wait, to the cent', () => {
     const o = outlay();
-    expect(o).toMatchObject({ price: 40.1, companions: 1.9, labourHours: 0.7, waitDays: 2 });
+    expect(o).toMatchObject({
+      price: 40.1,
+      companions: 1.9,
+      labourHours: 0.7,
+      availability: { from: 'supplier', days: 2 },
+    });
     expect(o.labour).toBeCloseTo(0.7 * a.get('labour.rate'), 9);
     expect(o.waiting).toBeCloseTo(2 * a.get('idle-day.cost'), 9);
-    expect(o.mean).toBeCloseTo(o.price + o.companions + o.labour + o.seizureCost + o.waiting, 9);
+    expect(o.supplies).toBeCloseTo(o.labour * 0.03, 9);
+    expect(o.mean).toBeCloseTo(
+      o.price +
+        o.companions +
+        o.labour +
+        o.supplies +
+        o.seizureCost +
+        o.waiting +
+        o.later.chance * o.later.cost,
+      9,
+    );
     expect(o.lines.map((l) => [l.partNumber, l.quantity])).toEqual([
       ['WS1', 1],
       ['SB', 2],
@@ -153,6 +170,74 @@ describe('outlay', () => {
 
   test('a docket\u2019s own price and stock win', () => {
     const o = outlay(docket({ options: { prices: { sensor: 30 }, stock: { sensor: 3 } } }));
-    expect(o).toMatchObject({ price: 30, waitDays: 0 });
+    expect(o).toMatchObject({ price: 30, availability: { from: 'shelf', days: 0 } });
+  });
+
+  test('a trade customer pays less the discount, to the cent; a fleet\u2019s idle day costs more; own hours are slower and cheaper', () => {
+    const trade = outlay(docket({ customer: { kind: 'fleet' } }));
+    expect(trade.price).toBe(34.08);
+    expect(trade.listPrice).toBe(40.1);
+    expect(trade.waiting).toBe(2 * a.get('idle-day.fleet'));
+    const self = outlay(docket({ customer: { kind: 'self' } }));
+    expect(self.labourHours).toBeCloseTo(0.7 * a.get('diy.slower'), 9);
+    expect(self.labour).toBeCloseTo(self.labourHours * a.get('diy.hour-value'), 9);
+    expect(self).toMatchObject({ price: 40.1, supplies: 0, fee: 0 });
+  });
+
+  test('tax, fee and what the horizon brings are counted; the branch is nearer than the supplier', () => {
+    const taxed = outlay(docket({ options: { assumptions: {} } }));
+    expect(taxed.tax).toBe(0);
+    const other = (overrides: Record<string, number>, s = slice) =>
+      outlayOf('sensor', 'A1L', separate, docket(), s, TODAY, assumptionsWith(overrides));
+    const dear = other({ 'tax.percent': 20, 'diagnosis.fee': 30 });
+    expect(dear.tax).toBeCloseTo(0.2 * (40.1 + 1.9) + 0.2 * dear.labour, 9);
+    expect(dear.fee).toBe(30);
+    expect(other({ 'horizon.years': 0 }).later.chance).toBe(0);
+    expect(other({ 'horizon.years': 8 }).later.chance).toBeGreaterThan(other({}).later.chance);
+    const near = { ...slice, parts: slice.parts.map((part) => ({ ...part, branchStock: 1 })) };
+    expect(other({}, near).availability).toEqual({ from: 'branch', days: a.get('wait.branch-days') });
+  });
+
+  test('driving meanwhile is cheaper than standing, and is not free', () => {
+    const driven = outlay(docket({ options: { meanwhile: 'driven' } }));
+    expect(driven.waiting).toBe(2 * a.get('meanwhile.per-day'));
+  });
+});
+
+describe('what the years bring', () => {
+  test('the mean life of a tier is the mean of its law', () => {
+    // The survival function summed over the years is the mean.
+    for (const tier of ['dealer', 'good', 'budget'] as const) {
+      let mean = 0;
+      for (let t = 0; t < 80; t += 0.01) mean += (1 - wornWithin(t, tier, a)) * 0.01;
+      expect(mean).toBeCloseTo(a.get(`tier.life.${tier}`), 1);
+    }
+    expect(soundFromStart('budget', a)).toBeLessThan(soundFromStart('good', a));
+    expect(soundFromStart('good', a)).toBe(1);
+  });
+
+  test('a bearing is nearer its end with distance, salt and noise; a new hub starts again', () => {
+    const due = (d: Docket, overrides = {}) => bearingDue('A1L', d, TODAY, assumptionsWith(overrides));
+    const plain = docket({}, { distanceKm: 90000 });
+    expect(due(docket({}, { distanceKm: 200000 }))).toBeGreaterThan(due(plain));
+    expect(due(docket({}, { distanceKm: 90000, saltExposure: 'high' }))).toBeGreaterThan(due(plain));
+    expect(
+      due({ ...plain, checks: [{ check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' }] }),
+    ).toBeGreaterThan(0.9);
+    expect(
+      due({ ...plain, history: [{ event: 'hub-replaced', wheelEnd: 'A1L', daysAgo: 100 }] }),
+    ).toBeLessThan(due(plain) / 2);
+    expect(due(plain, { 'horizon.years': 0 })).toBe(0);
+    expect(bearingDue('A2C', plain, TODAY, a)).toBe(0);
+  });
+
+  test('what is known of the bore moves the chance of snapping; a person\u2019s own estimate wins', () => {
+    const chance = (seizure: object) =>
+      seizureChance('sensor', 'A1L', separate, docket({ options: { seizure } }), TODAY, a);
+    expect(chance({ housing: 'metal' })).toBeLessThan(chance({ housing: 'plastic' }));
+    expect(chance({ coated: true })).toBeLessThan(chance({}) / 2);
+    expect(chance({ soakedHours: 12 })).toBeLessThan(chance({ soakedHours: 1 }));
+    expect(chance({ soakedHours: 1 })).toBeLessThan(chance({}));
+    expect(chance({ chance: 0.42 })).toBe(0.42);
   });
 });

@@ -6,9 +6,20 @@ import type { OrderLine } from '../vocabulary/advice.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
+import { shareOfCents, toCents } from '../vocabulary/money.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { seizureChance, snapBranches } from './seizure.ts';
+import { availabilityOf, type Availability } from './availability.ts';
+import { bearingDue } from './bearingDue.ts';
+import { wornWithin } from './partLife.ts';
+import { ratesFor, type Rates } from './rates.ts';
+import { drawsSensor, seizureChance, snapBranches } from './seizure.ts';
+
+/** A cost that comes with a chance. */
+export interface Risk {
+  readonly chance: number;
+  readonly cost: number;
+}
 
 /** What it takes to fit one part at one wheel end, before asking whether that cures. Money in the shop's currency. */
 export interface Outlay {
@@ -16,33 +27,54 @@ export interface Outlay {
   readonly wheelEnd: WheelEnd;
   readonly chosen: CataloguePart | null;
   readonly alternatives: readonly CataloguePart[];
+  readonly listPrice: number;
+  /** What this customer pays for the part. */
   readonly price: number;
   readonly companions: number;
+  /** The deposit on the old part, and what of it is lost by its chance. */
+  readonly deposit: number;
+  readonly core: number;
   readonly labourHours: number;
   readonly labour: number;
+  readonly supplies: number;
+  readonly tax: number;
+  readonly fee: number;
   /** Chance of snapping; null where no separate sensor is drawn. */
   readonly seizure: number | null;
-  readonly seizureHours: number;
+  /** Each way of getting it out: its chance once it has snapped, and its cost. */
+  readonly snaps: readonly Risk[];
   readonly seizureCost: number;
-  readonly waitDays: number;
+  readonly availability: Availability;
   readonly waiting: number;
+  /** The new part worn out within the horizon, and what doing it again costs then. */
+  readonly later: Risk;
+  /** What is spared later: a new hub brings a new bearing. */
+  readonly spared: Risk;
   readonly lines: readonly OrderLine[];
+  /** Expected cost, what is spared taken off. */
   readonly mean: number;
 }
 
-const line = (part: CataloguePart, quantity: number, why: string): OrderLine => ({
+/** What a part costs this customer: the list price less the trade discount, to the cent. */
+const priceOf = (part: CataloguePart, rates: Rates): number =>
+  (part.priceCents - shareOfCents(part.priceCents, rates.discount)) / 100;
+
+const line = (part: CataloguePart, quantity: number, why: string, rates: Rates): OrderLine => ({
   partNumber: part.number,
   description: part.description,
   brand: part.brand,
   tier: part.tier,
   quantity,
-  unitPrice: part.priceCents / 100,
+  unitPrice: priceOf(part, rates),
+  listPrice: part.priceCents / 100,
+  costPrice: part.costCents === null ? null : part.costCents / 100,
+  deposit: part.coreCents / 100,
   stock: part.stock,
   bin: part.bin,
   why,
 });
 
-const companionLines = (slice: CatalogueSlice, partClass: PartClass): OrderLine[] =>
+const companionLines = (slice: CatalogueSlice, partClass: PartClass, rates: Rates): OrderLine[] =>
   slice.companions
     .filter(
       (rule) =>
@@ -50,21 +82,25 @@ const companionLines = (slice: CatalogueSlice, partClass: PartClass): OrderLine[
     )
     .flatMap((rule) => {
       const part = slice.parts.find((candidate) => candidate.number === rule.companionNumber);
-      return part ? [line(part, rule.quantity, rule.why)] : [];
+      return part ? [line(part, rule.quantity, rule.why, rates)] : [];
     });
 
-const waitDaysFor = (
-  chosen: CataloguePart | null,
-  part: PartClass,
-  docket: Docket,
-  a: Assumptions,
-): number => {
-  const stock = docket.options?.stock?.[part] ?? chosen?.stock;
-  if (stock !== undefined) return stock > 0 ? 0 : (chosen?.supplierDays ?? a.get('wait.days'));
-  return 0;
-};
+const expected = ({ chance, cost }: Risk): number => chance * cost;
 
-/** Prices one part at one wheel end: the part, its companions, labour, the seized-sensor branch and the wait. */
+/** Parts of a class that fit there, as the catalogue and what is known of the vehicle say. */
+export const fittingAt = (
+  part: PartClass,
+  wheelEnd: WheelEnd,
+  docket: Docket,
+  slice: CatalogueSlice,
+): CataloguePart[] =>
+  resolveParts(slice, part, wheelEnd, docket.vehicle ?? {}).candidates.map((candidate) => candidate.part);
+
+/**
+ * Prices one part at one wheel end: the part, its companions and deposit, labour with supplies and tax, the
+ * seized-sensor branch, the wait, the part worn out within the horizon, and the bearing a hub spares. `which` names the
+ * very part; without it the shop's preferred one is taken.
+ */
 export const outlayOf = (
   part: PartClass,
   wheelEnd: WheelEnd,
@@ -73,30 +109,65 @@ export const outlayOf = (
   slice: CatalogueSlice,
   today: string,
   a: Assumptions,
+  which?: CataloguePart,
 ): Outlay => {
-  const candidates = resolveParts(slice, part, wheelEnd, docket.vehicle ?? {}).candidates.map(
-    (candidate) => candidate.part,
-  );
-  const chosen = preferredPart(candidates);
-  const price = docket.options?.prices?.[part] ?? (chosen ? chosen.priceCents / 100 : a.get(`price.${part}`));
-  const withCompanions = companionLines(slice, part);
+  const rates = ratesFor(docket, a);
+  const candidates = fittingAt(part, wheelEnd, docket, slice);
+  const preferred = preferredPart(candidates);
+  const chosen = which ?? preferred;
+  const book = docket.options?.prices?.[part] ?? null;
+  // A price set for the class is the preferred part's; another brand keeps its distance to it.
+  const scale =
+    book !== null && preferred && preferred.priceCents > 0 ? (book * 100) / preferred.priceCents : 1;
+  const listPrice =
+    book !== null
+      ? chosen && preferred
+        ? Math.round(chosen.priceCents * scale) / 100
+        : book
+      : chosen
+        ? chosen.priceCents / 100
+        : a.get(`price.${part}`);
+  const price = book !== null ? listPrice : chosen ? priceOf(chosen, rates) : listPrice;
+  const withCompanions = companionLines(slice, part, rates);
   const companions = chosen
     ? withCompanions.reduce((sum, l) => sum + l.unitPrice * l.quantity, 0)
     : a.get(`companions.${part}`);
-  const labourHours = jobNote(slice, part, wheelEnd)?.labourHours ?? a.get(`labour.${part}`);
-  const rate = a.get('labour.rate');
-  const seizure = seizureChance(part, wheelEnd, architecture, docket, today, a);
-  const draws = seizure > 0;
-  const branches = snapBranches(a);
-  const seizureHours = branches.reduce((sum, branch) => sum + branch.chance * branch.hours, 0);
+  const deposit = (chosen?.coreCents ?? 0) / 100;
+  const core = deposit * a.get('core.not-returned');
+  const labourHours = (jobNote(slice, part, wheelEnd)?.labourHours ?? a.get(`labour.${part}`)) * rates.slower;
+  const labour = labourHours * rates.labour;
+  const supplies = labour * rates.supplies;
+  const tax = shareOfCents(toCents(price + companions), rates.tax * 100) / 100 + labour * rates.labourTax;
+  const seizure = drawsSensor(part, architecture)
+    ? seizureChance(part, wheelEnd, architecture, docket, today, a)
+    : null;
   // Drawing the sensor to reach the bearing breaks it: then a sensor is bought as well.
-  const brokenSensor = part === 'hub-assembly' ? a.get('price.sensor') : 0;
-  const seizureCost = draws ? seizure * (seizureHours * rate + brokenSensor) : 0;
-  const waitDays = waitDaysFor(chosen, part, docket, a);
-  const waiting = waitDays * a.get('idle-day.cost');
-  const labour = labourHours * rate;
+  const brokenSensor = part === 'hub-assembly' ? sensorPrice(wheelEnd, docket, slice, rates, a) : 0;
+  const snaps = snapBranches(a).map(({ chance, hours, parts }) => ({
+    chance,
+    cost: hours * rates.workshop * (1 + rates.tax) + parts + brokenSensor,
+  }));
+  const seizureCost = (seizure ?? 0) * snaps.reduce((sum, snap) => sum + expected(snap), 0);
+  const availability = availabilityOf(chosen, part, docket, a);
+  const perDay =
+    docket.options?.meanwhile === 'driven'
+      ? Math.min(rates.idleDay, a.get('meanwhile.per-day'))
+      : rates.idleDay;
+  const waiting = availability.days * perDay;
+  const sure = price + companions + core + labour + supplies + tax + rates.fee;
+  const horizon = a.get('horizon.years');
+  const underWarranty = chosen ? Math.min(1, chosen.warrantyMonths / 12 / Math.max(horizon, 1e-9)) : 0;
+  const later: Risk = {
+    chance: wornWithin(horizon, chosen?.tier ?? null, a),
+    // Within the warranty the part is free, the work is not; early failures are rare by the same law.
+    cost: sure - price * underWarranty ** a.get('life.shape'),
+  };
+  const spared: Risk =
+    part === 'hub-assembly'
+      ? { chance: bearingDue(wheelEnd, docket, today, a), cost: sure + seizureCost }
+      : { chance: 0, cost: 0 };
   const main: OrderLine = chosen
-    ? { ...line(chosen, 1, 'the part itself'), unitPrice: price }
+    ? { ...line(chosen, 1, 'the part itself', rates), unitPrice: price, listPrice }
     : {
         partNumber: null,
         description: `${PART_IN_WORDS[part]}, to be identified for this vehicle`,
@@ -104,6 +175,9 @@ export const outlayOf = (
         tier: null,
         quantity: 1,
         unitPrice: price,
+        listPrice,
+        costPrice: null,
+        deposit: 0,
         stock: null,
         bin: null,
         why: 'no part of the catalogue is tied to this vehicle; the price is the price book\u2019s',
@@ -113,16 +187,35 @@ export const outlayOf = (
     wheelEnd,
     chosen,
     alternatives: candidates.filter((c) => c !== chosen),
+    listPrice,
     price,
     companions,
+    deposit,
+    core,
     labourHours,
     labour,
-    seizure: draws ? seizure : null,
-    seizureHours,
+    supplies,
+    tax,
+    fee: rates.fee,
+    seizure,
+    snaps,
     seizureCost,
-    waitDays,
+    availability,
     waiting,
+    later,
+    spared,
     lines: chosen ? [main, ...withCompanions] : [main],
-    mean: price + companions + labour + seizureCost + waiting,
+    mean: sure + seizureCost + waiting + expected(later) - expected(spared),
   };
+};
+
+const sensorPrice = (
+  wheelEnd: WheelEnd,
+  docket: Docket,
+  slice: CatalogueSlice,
+  rates: Rates,
+  a: Assumptions,
+): number => {
+  const sensor = preferredPart(fittingAt('sensor', wheelEnd, docket, slice));
+  return docket.options?.prices?.sensor ?? (sensor ? priceOf(sensor, rates) : a.get('price.sensor'));
 };

@@ -2,37 +2,42 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Finding } from '../diagnosis/finding.ts';
 import type { EndPosterior } from '../diagnosis/posterior.ts';
 import type { Outlay } from '../offers/outlay.ts';
-import type { AllIn, PlanNode } from '../vocabulary/advice.ts';
+import type { PlanNode } from '../vocabulary/advice.ts';
 import type { CheckName } from '../vocabulary/check.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { buildProblem, type CornerProblem, type Fix } from './buildProblem.ts';
 import { planTree } from './planTree.ts';
-import { allInOf, failureCost } from './priceOffer.ts';
 import { solver, type Choice, type Solver } from './solve.ts';
 
 /** A finding rarer than this is not worth naming. */
 const FLIP_FROM = 0.01;
 
-export interface PricedOffer {
-  readonly outlay: Outlay;
+/** What one fix is expected to do, tried first. */
+export interface FixOutcome {
+  readonly fix: Fix;
   readonly cures: number;
-  readonly allIn: AllIn;
-  /** Expected cost of not curing: comeback and best continuation, by its chance. */
-  readonly comeback: number;
+  /** Expected cost of what is best after it did not cure, the comeback itself not counted. */
+  readonly continuation: number;
+  /** Expected cost of doing it, failure included. */
+  readonly cost: number;
 }
 
 export interface BuiltPlan {
+  readonly wheelEnd: WheelEnd;
   readonly school: School;
   readonly step: PlanNode;
   readonly corner: CornerProblem;
   readonly choice: Choice;
   /** What the best first step saves over the best fix without any check, in money. */
   readonly worth: number;
-  readonly priced: readonly PricedOffer[];
+  readonly outcomes: readonly FixOutcome[];
+  readonly solve: Solver;
+  readonly depth: number;
   /** The fix that would be best if no check could be made, and its expected cost. */
   readonly bestFix: { readonly fix: Fix | null; readonly cost: number };
-  /** Findings that would turn the best fix into another, likeliest first. */
-  readonly flips: readonly Flip[];
+  /** Findings that would turn the best fix into another, likeliest first. Looked for when asked: it takes its time. */
+  flips(): readonly Flip[];
 }
 
 /** A result of a check that has not been made and what it would make the best fix. */
@@ -77,37 +82,30 @@ export const buildPlan = (
   const solve = solver(corner.problem);
   const depth = a.get('plan.depth');
   const { value, choice } = solve.best(solve.start, depth);
-  const fixCosts = corner.fixes.map((fix, i) => ({
-    fix,
-    cost: solve.cost(solve.start, { kind: 'fix', fix: i }, depth),
-  }));
-  const bestFix = fixCosts.reduce<{ fix: Fix | null; cost: number }>(
+  const outcomes = corner.fixes.map((fix, i): FixOutcome => {
+    const failed = solve.afterFailed(solve.start, i);
+    return {
+      fix,
+      cures: Math.min(1, Math.max(0, 1 - failed.chance)),
+      continuation: failed.chance > 1e-9 ? solve.best(failed.next, Math.max(1, depth - 1)).value : 0,
+      cost: solve.cost(solve.start, { kind: 'fix', fix: i }, depth),
+    };
+  });
+  const bestFix = outcomes.reduce<{ fix: Fix | null; cost: number }>(
     (best, next) => (next.cost < best.cost ? next : best),
     { fix: null, cost: corner.problem.refer },
   );
-  const priced = corner.fixes.flatMap((fix, i): PricedOffer[] => {
-    if (fix.kind !== 'part') return [];
-    const failed = solve.afterFailed(solve.start, i);
-    const cures = Math.min(1, Math.max(0, 1 - failed.chance));
-    const continuation = failed.chance > 1e-9 ? solve.best(failed.next, Math.max(1, depth - 1)).value : 0;
-    const { comeback } = corner.problem;
-    return [
-      {
-        outlay: fix.outlay,
-        cures,
-        allIn: allInOf(fix.outlay, cures, comeback, continuation, a),
-        comeback: failureCost(cures, comeback, continuation),
-      },
-    ];
-  });
   return {
+    wheelEnd: end.wheelEnd,
     school,
     corner,
     choice,
     step: planTree(corner, solve, solve.start, end.wheelEnd, depth),
     worth: choice.kind === 'check' ? bestFix.cost - value : 0,
-    priced,
+    outcomes,
+    solve,
+    depth,
     bestFix,
-    flips: flipsOf(corner, solve, bestFix.fix),
+    flips: () => flipsOf(corner, solve, bestFix.fix),
   };
 };

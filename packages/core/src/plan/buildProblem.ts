@@ -8,6 +8,7 @@ import type { Architecture } from '../diagnosis/architecture.ts';
 import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
 import { cureChance, partsAt, WORKS, type Work } from '../offers/fixes.ts';
 import type { Outlay } from '../offers/outlay.ts';
+import { ratesFor } from '../offers/rates.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
 import { availableChecks, type AvailableCheck } from './availableChecks.ts';
@@ -174,7 +175,7 @@ export const buildProblem = (
       })),
       checks: checks.map((entry) => checkOf(entry, states, a.get(`school.${school}.check`), known, a)),
       refer: a.get('refer.cost'),
-      comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`),
+      comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`) + ratesFor(docket, a).fee,
       firstCheck: a.get(`school.${school}.check-trip`),
     },
   };

@@ -1,13 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import fc from 'fast-check';
 import { advise, bareKnowledge, CHECK_NAMES, type Docket, type PlanNode } from '../index.ts';
-import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { CHECK_RESULTS } from '../vocabulary/wordLists.ts';
 import { CHECK_GUIDES } from './checkGuide.ts';
-import { allInOf } from './priceOffer.ts';
-import type { Outlay } from '../offers/outlay.ts';
 
-const a = assumptionsWith();
 const knowledge = bareKnowledge('2026-11-25');
 const base: Docket = {
   format: 'hardy-spoke/docket',
@@ -83,51 +78,5 @@ describe('the plan', () => {
       for (const result of results.filter((r) => r !== 'not-visible'))
         expect(Object.keys(guide.means)).toContain(result);
     }
-  });
-});
-
-describe('all-in cost', () => {
-  const outlay = (more: Partial<Outlay> = {}): Outlay => ({
-    part: 'sensor',
-    wheelEnd: 'A1L',
-    chosen: null,
-    alternatives: [],
-    price: 40,
-    companions: 3,
-    labourHours: 1,
-    labour: 78,
-    seizure: null,
-    seizureHours: 0,
-    seizureCost: 0,
-    waitDays: 0,
-    waiting: 0,
-    lines: [],
-    mean: 121,
-    ...more,
-  });
-
-  test('certain cure, no risk, no wait: parts plus labour', () => {
-    const { mean, p10, p90 } = allInOf(outlay(), 1, 85, 300, a);
-    expect(mean).toBeCloseTo(121, 9);
-    expect(p10).toBeLessThan(mean);
-    expect(p90).toBeGreaterThan(mean);
-  });
-
-  test('the mean is outlay plus the failure by its chance; dearer never looks cheaper', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        fc.double({ min: 0, max: 500, noNaN: true }),
-        fc.double({ min: 0, max: 200, noNaN: true }),
-        (cures, continuation, more) => {
-          const plain = allInOf(outlay(), cures, 85, continuation, a);
-          expect(plain.mean).toBeCloseTo(121 + (1 - cures) * (85 + continuation), 6);
-          const dearer = allInOf(outlay({ price: 40 + more }), cures, 85, continuation, a);
-          expect(dearer.mean).toBeGreaterThanOrEqual(plain.mean - 1e-9);
-          expect(dearer.p50).toBeGreaterThanOrEqual(plain.p50 - 1e-9);
-        },
-      ),
-      { numRuns: 200, seed: 2 },
-    );
   });
 });

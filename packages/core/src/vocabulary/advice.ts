@@ -56,11 +56,26 @@ export const AllIn = z.object({ mean: money, p10: money, p50: money, p90: money 
 export type AllIn = z.infer<typeof AllIn>;
 
 export const CostPart = z.object({
-  kind: z.enum(['parts', 'companions', 'labour', 'seizure', 'waiting', 'comeback']),
+  kind: z.enum([
+    'parts',
+    'companions',
+    'core',
+    'labour',
+    'supplies',
+    'tax',
+    'seizure',
+    'waiting',
+    'comeback',
+    'later',
+    'bearing',
+    'spared',
+  ]),
   label: z.string(),
-  /** Expected money, already weighted by its chance. */
+  /** Expected money, already weighted by its chance; below zero for what is spared later. */
   amount: money,
 });
+
+export type CostPart = z.infer<typeof CostPart>;
 
 export const OrderLine = z.object({
   partNumber: z.string().nullable(),
@@ -69,6 +84,10 @@ export const OrderLine = z.object({
   tier: z.string().nullable(),
   quantity: z.number().int().min(1),
   unitPrice: money,
+  /** Before any discount, what the shop pays, and the deposit paid back for the old part. */
+  listPrice: money,
+  costPrice: money.nullable(),
+  deposit: money,
   stock: z.number().int().nullable(),
   bin: z.string().nullable(),
   why: z.string(),

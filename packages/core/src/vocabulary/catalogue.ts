@@ -51,6 +51,10 @@ export const CataloguePart = z.object({
   brand: z.string().min(1),
   description: z.string().min(1),
   priceCents: z.number().int().min(0),
+  /** What the shop pays for it; null where the file does not say. Never shown to the customer. */
+  costCents: z.number().int().min(0).nullable().default(null),
+  /** Deposit on the old part, paid back when it is brought in. */
+  coreCents: z.number().int().min(0).default(0),
   stock: z.number().int().min(0),
   bin: z.string().nullable(),
   supplierDays: z.number().min(0),

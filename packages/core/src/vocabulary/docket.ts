@@ -94,6 +94,17 @@ export const DocketOptions = z.looseObject({
   prices: z.partialRecord(PartClass, z.number().min(0).max(100000)).nullish(),
   stock: z.partialRecord(PartClass, z.number().int().min(0)).nullish(),
   assumptions: z.record(z.string(), z.number()).nullish(),
+  /** What is known of the old sensor in its bore; `chance` is a person's own estimate and wins over all of it. */
+  seizure: z
+    .object({
+      housing: z.enum(['plastic', 'metal']).nullish(),
+      coated: z.boolean().nullish(),
+      soakedHours: z.number().min(0).max(1000).nullish(),
+      chance: z.number().min(0).max(1).nullish(),
+    })
+    .nullish(),
+  /** While the part is awaited: stand still, or drive with the lamp lit, which the customer decides. */
+  meanwhile: z.enum(['parked', 'driven']).nullish(),
 });
 export type DocketOptions = z.infer<typeof DocketOptions>;
 
@@ -104,16 +115,71 @@ export const Customer = z.object({
   kind: CustomerKind.nullish(),
 });
 
-/** The offer the customer took. Figures are as shown when it was taken, so that a later price change rewrites nothing. */
-export const ChosenOffer = z.object({
+const cents = z.number().int().min(0).max(1e9);
+
+/** One part of what was taken, at one wheel end. */
+export const ChosenPart = z.object({
   part: PartClass,
   wheelEnd: WheelEnd,
   partNumber: text(60).nullish(),
-  price: z.number().min(0),
-  allInMean: z.number().min(0),
-  cures: z.number().min(0).max(1),
 });
+
+/** A line of the order as it was when it was taken. Money in hundredths of the currency, whole. */
+export const OrderedLine = z.object({
+  partNumber: text(60).nullable(),
+  description: text(300),
+  brand: text(80).nullable(),
+  tier: text(20).nullable(),
+  quantity: z.number().int().min(1).max(100),
+  unitCents: cents,
+  listCents: cents,
+  depositCents: cents,
+  bin: text(40).nullable(),
+  why: text(300),
+});
+export type OrderedLine = z.infer<typeof OrderedLine>;
+
+/** An older docket kept prices as fractions: they are read as whole hundredths. */
+const inCents = (value: unknown): unknown => {
+  if (typeof value !== 'object' || value === null) return value;
+  const { price, allInMean, ...rest } = value as Record<string, unknown>;
+  return {
+    ...(typeof price === 'number' ? { priceCents: Math.round(price * 100) } : {}),
+    ...(typeof allInMean === 'number' ? { allInMeanCents: Math.round(allInMean * 100) } : {}),
+    ...rest,
+  };
+};
+
+/**
+ * The offer the customer took. Figures are as shown when it was taken, so that a later price change rewrites nothing.
+ * `part` and `wheelEnd` name the main part; `parts` all of them where more are fitted in one go.
+ */
+export const ChosenOffer = z.preprocess(
+  inCents,
+  z.object({
+    part: PartClass,
+    wheelEnd: WheelEnd,
+    partNumber: text(60).nullish(),
+    /** The way of the comparison it came from, and its words. */
+    way: text(200).nullish(),
+    label: text(200).nullish(),
+    parts: z.array(ChosenPart).max(6).nullish(),
+    lines: z.array(OrderedLine).max(60).nullish(),
+    priceCents: cents,
+    allInMeanCents: cents,
+    cures: z.number().min(0).max(1),
+  }),
+);
 export type ChosenOffer = z.infer<typeof ChosenOffer>;
+
+/** A way that was compared and not taken, and why not. */
+export const DeclinedOffer = z.object({
+  way: text(200),
+  label: text(200),
+  allInMeanCents: cents,
+  because: text(300),
+});
+export type DeclinedOffer = z.infer<typeof DeclinedOffer>;
 
 export const OutcomeResult = z.enum(OUTCOME_RESULTS);
 export type OutcomeResult = z.infer<typeof OutcomeResult>;
@@ -156,6 +222,7 @@ export const Docket = z.object({
   ),
   customer: Customer.nullish(),
   chosen: ChosenOffer.nullish(),
+  declined: list(DeclinedOffer, 40),
   outcome: Outcome.nullish(),
 });
 export type Docket = z.infer<typeof Docket>;

@@ -1,5 +1,13 @@
 import Router from '@koa/router';
-import { docketFromReading, mergeReading, parse, parseDocket, readIntake } from '@hardy/core';
+import {
+  BadInput,
+  compareBench,
+  docketFromReading,
+  mergeReading,
+  parse,
+  parseDocket,
+  readIntake,
+} from '@hardy/core';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import { z } from 'zod';
 import {
@@ -24,6 +32,14 @@ const Change = z.object({
   label: z.string().min(1).max(200),
 });
 const Words = z.object({ version: z.number().int().min(1), words: z.string().min(1).max(1_100_000) });
+const Seeded = z.object({
+  seed: z.coerce
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31 - 1)
+    .optional(),
+});
 const Step = z.object({ version: z.number().int().min(1) });
 const Listing = z.object({
   state: z.enum(['all', 'current', 'open', 'ordered', 'closed']).default('current'),
@@ -60,6 +76,16 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   router.get('/dockets/:id/knowledge', async (ctx) => {
     const { docket } = await getDocket(em(), id(ctx));
     ctx.body = await knowledgeFor(em(), docket);
+  });
+
+  router.get('/dockets/:id/compare', async (ctx) => {
+    const { seed } = parse(Seeded, ctx.query);
+    const store = em();
+    const { docket } = await getDocket(store, id(ctx));
+    const comparison = compareBench(docket, await knowledgeFor(store, docket), seed).compare();
+    if (!comparison)
+      throw new BadInput('wheelEnd', 'is not known; ways are compared for one corner, so name it first');
+    ctx.body = comparison;
   });
 
   router.put('/dockets/:id', async (ctx) => {

@@ -32,6 +32,7 @@ export const partFromRow = (row: InferEntity<typeof PartRow>): CataloguePart =>
       interchange: row.interchange ?? null,
       ohmsLow: row.ohmsLow ?? null,
       ohmsHigh: row.ohmsHigh ?? null,
+      costCents: row.costCents ?? null,
       contents: JSON.parse(row.contents) as unknown,
       measures: JSON.parse(row.measures) as unknown,
       looks: JSON.parse(row.looks) as unknown,
@@ -84,6 +85,8 @@ export const partFromRaw = (row: Raw): CataloguePart => ({
   looks: JSON.parse(String(row.looks)) as CataloguePart['looks'],
   ohmsLow: row.ohms_low == null ? null : Number(row.ohms_low),
   ohmsHigh: row.ohms_high == null ? null : Number(row.ohms_high),
+  costCents: row.cost_cents == null ? null : Number(row.cost_cents),
+  coreCents: Number(row.core_cents),
 });
 
 export const applicationFromRaw = (row: Raw): Application => ({

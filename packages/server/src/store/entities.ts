@@ -123,6 +123,8 @@ export const PartRow = defineEntity({
     looks: p.text().default('{}'),
     ohmsLow: p.float().nullable(),
     ohmsHigh: p.float().nullable(),
+    costCents: p.integer().nullable(),
+    coreCents: p.integer().default(0),
   },
 });
 

@@ -1,6 +1,7 @@
 import {
   CHECK_IN_WORDS,
   PART_IN_WORDS,
+  takeOffer,
   wheelEndInWords,
   type Check,
   type CheckName,
@@ -93,17 +94,7 @@ export function DocketScreen() {
     }
   };
   const choose = (offer: Offer) =>
-    edit(`${PART_IN_WORDS[offer.part]} taken`, (d) => ({
-      ...d,
-      chosen: {
-        part: offer.part,
-        wheelEnd: offer.wheelEnd,
-        partNumber: offer.lines[0]?.partNumber ?? null,
-        price: offer.price,
-        allInMean: Math.round(offer.allIn.mean * 100) / 100,
-        cures: offer.cures,
-      },
-    }));
+    edit(`${PART_IN_WORDS[offer.part]} taken`, (d) => ({ ...d, chosen: takeOffer(offer), declined: null }));
   const saveOutcome = (outcome: Outcome | null) => {
     setClosing(false);
     edit(outcome ? `closed: ${outcome.result}` : 'opened again', (d) => ({ ...d, outcome }));
@@ -249,7 +240,7 @@ export function DocketScreen() {
                     id={id}
                     docket={docket}
                     advice={advice}
-                    onPutBack={() => edit('offer put back', (d) => ({ ...d, chosen: null }))}
+                    onPutBack={() => edit('offer put back', (d) => ({ ...d, chosen: null, declined: null }))}
                     onClose={() => setClosing(true)}
                   />
                 ) : (

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { price } from '../format.ts';
-import { orderLines } from './orderLines.ts';
+import { orderLines, otherNumberNow } from './orderLines.ts';
 import { OrderTable } from './OrderTable.tsx';
 
 interface Props {
@@ -19,6 +19,7 @@ export function OrderPanel({ id, docket, advice, onPutBack, onClose }: Props) {
   const chosen = docket.chosen;
   if (!chosen) return null;
   const lines = orderLines(docket, advice);
+  const other = otherNumberNow(docket, advice);
   return (
     <section aria-label="Order">
       <div className="row-head">
@@ -31,14 +32,21 @@ export function OrderPanel({ id, docket, advice, onPutBack, onClose }: Props) {
         <PartDrawing part={chosen.part} size={52} />
         <div>
           <h3>
-            {PART_IN_WORDS[chosen.part]}, {wheelEndInWords(chosen.wheelEnd, advice.vehicle.axles)}
+            {chosen.label ?? PART_IN_WORDS[chosen.part]},{' '}
+            {wheelEndInWords(chosen.wheelEnd, advice.vehicle.axles)}
           </h3>
           <p className="soft">
             cures in {Math.round(chosen.cures * 100)} of 100 {'\u00B7'} all in{' '}
-            {price(chosen.allInMean, advice.currency)} when taken
+            {price(chosen.allInMeanCents / 100, advice.currency)} when taken
           </p>
         </div>
       </div>
+      {other && (
+        <p className="look-here" role="alert">
+          What is known now points to <span className="mono">{other}</span> instead. Put it back and take it
+          again.
+        </p>
+      )}
       <OrderTable lines={lines} currency={advice.currency} counter={true} />
       <div className="answers">
         <Button component={Link} to={`/docket/${id}/sheet`} variant="contained">
@@ -48,6 +56,18 @@ export function OrderPanel({ id, docket, advice, onPutBack, onClose }: Props) {
           {docket.outcome ? 'What happened' : 'Close docket'} <kbd>x</kbd>
         </Button>
       </div>
+      {(docket.declined ?? []).length > 0 && (
+        <details>
+          <summary>{docket.declined?.length} other ways were compared and left</summary>
+          <ul>
+            {docket.declined?.map((way) => (
+              <li key={way.way}>
+                {way.label}, {price(way.allInMeanCents / 100, advice.currency)} all in: {way.because}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       {docket.outcome && (
         <p className="look-here" role="status">
           Closed: {docket.outcome.result.replace(/-/g, ' ')}

@@ -1,9 +1,9 @@
-import type { OrderLine } from '@hardy/core/plain';
+import type { OrderedLine } from '@hardy/core/plain';
 import { price } from '../format.ts';
 import { orderTotal } from './orderLines.ts';
 
 interface Props {
-  lines: readonly OrderLine[];
+  lines: readonly OrderedLine[];
   currency: string;
   /** At the counter: where each part lies, and why it goes along. The customer's sheet has neither. */
   counter: boolean;
@@ -11,6 +11,7 @@ interface Props {
 
 /** The lines of an order with their sum. */
 export function OrderTable({ lines, currency, counter }: Props) {
+  const { parts, deposits } = orderTotal(lines);
   return (
     <table className="order">
       <thead>
@@ -34,9 +35,9 @@ export function OrderTable({ lines, currency, counter }: Props) {
               </span>
               {counter && i > 0 && <span className="fact-said">{line.why}</span>}
             </td>
-            {counter && <td className="mono">{line.bin ?? (line.stock === 0 ? 'order' : '\u2014')}</td>}
+            {counter && <td className="mono">{line.bin ?? (line.partNumber ? 'order' : '\u2014')}</td>}
             <td>{line.quantity}</td>
-            <td className="nowrap">{price(line.unitPrice * line.quantity, currency)}</td>
+            <td className="nowrap">{price((line.unitCents * line.quantity) / 100, currency)}</td>
           </tr>
         ))}
       </tbody>
@@ -45,8 +46,16 @@ export function OrderTable({ lines, currency, counter }: Props) {
           <th scope="row" colSpan={counter ? 3 : 2}>
             Parts in all
           </th>
-          <td className="nowrap">{price(orderTotal(lines), currency)}</td>
+          <td className="nowrap">{price(parts / 100, currency)}</td>
         </tr>
+        {deposits > 0 && (
+          <tr>
+            <th scope="row" colSpan={counter ? 3 : 2}>
+              Deposit, back when the old part comes in
+            </th>
+            <td className="nowrap">{price(deposits / 100, currency)}</td>
+          </tr>
+        )}
       </tfoot>
     </table>
   );

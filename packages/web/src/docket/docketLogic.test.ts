@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { advise, bareKnowledge, CHECK_NAMES, parseDocket, type Docket } from '@hardy/core';
+import { takeOffer } from '@hardy/core/plain';
 import { age, hours, inHundred, money, price } from '../format.ts';
 import { answerQuestion } from './answerQuestion.ts';
 import { CHECK_ORDER, checkWithResult, pickableResults } from './checkResults.ts';
 import { changed, wheelChoices, without } from './factEdits.ts';
 import { MEASURE_FIELDS, measuredCheck, numberTyped } from './measureFields.ts';
-import { orderLines, orderTotal } from './orderLines.ts';
+import { orderLines, orderTotal, otherNumberNow } from './orderLines.ts';
 
 const base: Docket = { format: 'hardy-spoke/docket', version: 1, codes: [{ code: 'C0031-13' }] };
 const knowledge = bareKnowledge('2026-11-25');
@@ -109,34 +110,42 @@ describe('the order', () => {
       part: 'sensor' as const,
       wheelEnd: 'A1L',
       partNumber: 'WS1',
-      price: 40.1,
-      allInMean: 200,
+      priceCents: 4010,
+      allInMeanCents: 20000,
       cures: 0.5,
     };
     expect(orderLines(base, advice)).toEqual([]);
-    expect(orderLines({ ...base, chosen }, advice)).toEqual(
-      advice.offers.find((offer) => offer.part === 'sensor')?.lines,
-    );
+    const sensor = advice.offers.find((offer) => offer.part === 'sensor');
+    expect(orderLines({ ...base, chosen }, advice)).toEqual(takeOffer(sensor!).lines);
+    const kept = takeOffer({ ...sensor!, lines: sensor!.lines.map((l) => ({ ...l, unitPrice: 12.34 })) });
+    expect(orderLines({ ...base, chosen: kept }, advice)[0]?.unitCents).toBe(1234);
+    expect(otherNumberNow({ ...base, chosen }, advice)).toBeNull();
+    const renamed = {
+      ...advice,
+      offers: [{ ...sensor!, lines: sensor!.lines.map((l) => ({ ...l, partNumber: 'WS2' })) }],
+    };
+    expect(otherNumberNow({ ...base, chosen }, renamed)).toBe('WS2');
     expect(orderLines({ ...base, chosen: { ...chosen, wheelEnd: 'A2R' } }, advice)[0]).toMatchObject({
       partNumber: 'WS1',
-      unitPrice: 40.1,
+      unitCents: 4010,
     });
   });
 
   test('adds up in cents', () => {
-    const line = (unitPrice: number, quantity: number) => ({
+    const line = (unitCents: number, quantity: number, depositCents = 0) => ({
       partNumber: null,
       description: '',
       brand: null,
       tier: null,
       quantity,
-      unitPrice,
-      stock: null,
+      unitCents,
+      listCents: unitCents,
+      depositCents,
       bin: null,
       why: '',
     });
-    expect(orderTotal([line(0.1, 3), line(0.2, 1)])).toBe(0.5);
-    expect(orderTotal([line(19.99, 3)])).toBe(59.97);
+    expect(orderTotal([line(10, 3), line(20, 1)])).toEqual({ parts: 50, deposits: 0 });
+    expect(orderTotal([line(1999, 3, 4500)])).toEqual({ parts: 5997, deposits: 13500 });
   });
 });
 

@@ -1,11 +1,19 @@
-import { PART_IN_WORDS, type Advice, type Docket, type OrderLine } from '@hardy/core/plain';
+import {
+  PART_IN_WORDS,
+  takeOffer,
+  totalCents,
+  type Advice,
+  type Docket,
+  type OrderedLine,
+} from '@hardy/core/plain';
 
-/** Lines of the order for the offer taken; where that offer is no longer made, the part as it was taken. */
-export const orderLines = (docket: Docket, advice: Advice): OrderLine[] => {
+/** Lines of the order as they were when it was taken; from an older docket without them, those of the offer today. */
+export const orderLines = (docket: Docket, advice: Advice): OrderedLine[] => {
   const chosen = docket.chosen;
   if (!chosen) return [];
+  if (chosen.lines?.length) return chosen.lines;
   const offer = advice.offers.find((o) => o.part === chosen.part && o.wheelEnd === chosen.wheelEnd);
-  if (offer) return offer.lines;
+  if (offer) return takeOffer(offer).lines ?? [];
   return [
     {
       partNumber: chosen.partNumber ?? null,
@@ -13,13 +21,29 @@ export const orderLines = (docket: Docket, advice: Advice): OrderLine[] => {
       brand: null,
       tier: null,
       quantity: 1,
-      unitPrice: chosen.price,
-      stock: null,
+      unitCents: chosen.priceCents,
+      listCents: chosen.priceCents,
+      depositCents: 0,
       bin: null,
       why: 'the part itself',
     },
   ];
 };
 
-export const orderTotal = (lines: readonly OrderLine[]): number =>
-  lines.reduce((cents, line) => cents + Math.round(line.unitPrice * 100) * line.quantity, 0) / 100;
+/** What the lines come to, and the deposits on old parts among them, in hundredths. */
+export const orderTotal = (lines: readonly OrderedLine[]): { parts: number; deposits: number } => ({
+  parts: totalCents(lines.map(({ unitCents, quantity }) => ({ cents: unitCents, quantity }))),
+  deposits: totalCents(lines.map(({ depositCents, quantity }) => ({ cents: depositCents, quantity }))),
+});
+
+/**
+ * A part number that what is known now points to instead of the one that was ordered, or null. An answer given after
+ * the order was taken may have split the fitment.
+ */
+export const otherNumberNow = (docket: Docket, advice: Advice): string | null => {
+  const chosen = docket.chosen;
+  if (!chosen?.partNumber) return null;
+  const offer = advice.offers.find((o) => o.part === chosen.part && o.wheelEnd === chosen.wheelEnd);
+  const now = offer?.lines[0]?.partNumber ?? null;
+  return chosen.way == null && now !== null && now !== chosen.partNumber ? now : null;
+};

@@ -1,0 +1,105 @@
+import { readCodes, type CodeContext, type UnderstoodCode } from '../codes/readCodes.ts';
+import { architectureGroups, centreAxlesOf, type ArchitectureGroup } from '../diagnosis/architecture.ts';
+import { endTables, type EndTables } from '../diagnosis/endTable.ts';
+import type { Evidence } from '../diagnosis/finding.ts';
+import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
+import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
+import { ohmRangeAt } from '../fitment/ohmRange.ts';
+import { looseWheelEnd } from '../handover/cautionsFor.ts';
+import type { PositionContext } from '../positions/placePhrase.ts';
+import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
+import { fillVehicle } from './fillVehicle.ts';
+import { assumptionsFor, type Knowledge } from './knowledge.ts';
+
+/** Axles when nothing says: road cars and vans have two. */
+const USUAL_AXLES = 2;
+const namedAxles = (docket: Docket): number =>
+  Math.max(
+    0,
+    ...(JSON.stringify([docket.codes, docket.checks, docket.history, docket.wheelEnd, docket.positions])
+      .match(/(?<="A)[1-9](?=[LRC]")/g)
+      ?.map(Number) ?? []),
+  );
+
+/** What is wrong and where, as far as the facts say: the half of advising that no price can change. */
+export interface Diagnosed {
+  /** The docket with what the catalogue knows of the vehicle. */
+  readonly docket: Docket;
+  readonly vehicle: DocketVehicle;
+  readonly axles: number;
+  readonly codes: readonly UnderstoodCode[];
+  readonly corner: CornerFacts;
+  readonly groups: readonly ArchitectureGroup[];
+  readonly ends: readonly WheelEnd[];
+  readonly evidence: Evidence;
+  readonly whole: Posterior;
+  readonly memo: EndTables;
+  readonly byOdds: readonly EndPosterior[];
+  /** Better than even odds, and no facts that disagree on it; else null. */
+  readonly wheelEnd: WheelEnd | null;
+  /** A wheel end that is not safe to drive on. */
+  readonly loose: WheelEnd | null;
+}
+
+/** Reads the facts of a docket into a posterior over what is wrong. */
+export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
+  const a = assumptionsFor(docket, knowledge);
+  const vehicle = fillVehicle(docket.vehicle ?? {}, knowledge.slice.vehicle);
+  const axles = vehicle.axles ?? Math.max(USUAL_AXLES, namedAxles(docket));
+  const context: PositionContext = {
+    steeringSide: vehicle.steeringSide ?? null,
+    trafficSide: vehicle.trafficSide ?? null,
+    axles,
+    trailer: vehicle.driveline === 'trailer',
+  };
+  const named = [
+    docket.wheelEnd,
+    ...(docket.positions ?? []).filter((p) => !p.role).flatMap((p) => p.wheelEnds),
+  ].filter((end) => end != null);
+  const centreAxles = centreAxlesOf(vehicle, named);
+  const codeContext: CodeContext = {
+    ...context,
+    dictionary: knowledge.slice.vehicle?.dictionary ?? null,
+    entries: knowledge.dictionary,
+    centreAxles,
+    namedCorner: named.length === 1 ? (named[0] ?? null) : null,
+  };
+  const codes = readCodes(docket.codes ?? [], codeContext);
+  const corner = cornerFacts(docket, codes, context);
+  const filled: Docket = { ...docket, vehicle, wheelEnd: corner.named };
+
+  const groups = architectureGroups(vehicle, axles, centreAxles, a);
+  const ends = groups.flatMap((group) => group.ends);
+  const evidence = gatherEvidence(filled, codes, corner.settled, {
+    axles,
+    ends,
+    a,
+    ohmRange: (end) => ohmRangeAt(knowledge.slice, end, vehicle),
+  });
+  const memo = endTables();
+  const whole = posterior(groups, evidence, vehicle, knowledge.today, a, memo);
+
+  const byOdds = [...whole.ends].sort((x, y) => y.odd - x.odd);
+  const first = byOdds[0];
+  const wheelEnd: WheelEnd | null =
+    first && first.odd > BETTER_THAN_EVEN && corner.conflicts.length === 0 ? first.wheelEnd : null;
+  // A loose wheel is offered its hub even while the odds of the lamp's cause are open.
+  const loose = looseWheelEnd(filled);
+  return {
+    docket: filled,
+    vehicle,
+    axles,
+    codes,
+    corner,
+    groups,
+    ends,
+    evidence,
+    whole,
+    memo,
+    byOdds,
+    wheelEnd,
+    loose,
+  };
+};

@@ -1,0 +1,68 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Architecture, ArchitectureGroup } from '../diagnosis/architecture.ts';
+import type { EndPosterior } from '../diagnosis/posterior.ts';
+import { partsAt } from '../offers/fixes.ts';
+import { outlayOf } from '../offers/outlay.ts';
+import { buildPlan, type BuiltPlan } from '../plan/buildPlan.ts';
+import type { Docket, School } from '../vocabulary/docket.ts';
+import { PART_CLASSES } from '../vocabulary/wordLists.ts';
+import type { PartClass } from '../vocabulary/words.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import type { Diagnosed } from './diagnose.ts';
+import type { Knowledge } from './knowledge.ts';
+
+/** The likeliest way the wheel end is built. */
+const likelyArchitecture = (end: EndPosterior, group: ArchitectureGroup): Architecture => {
+  const weight = (architecture: Architecture) =>
+    end.beliefs.reduce((sum, b) => (b.architecture === architecture ? sum + b.p : sum), 0);
+  const options = group.options.map(({ architecture }) => ({ architecture, p: weight(architecture) }));
+  return options.reduce((best, option) => (option.p > best.p ? option : best)).architecture;
+};
+
+const partsOffered = (end: EndPosterior, least: number): PartClass[] =>
+  PART_CLASSES.filter(
+    (part) =>
+      end.beliefs.reduce(
+        (sum, b) => (partsAt(end.wheelEnd, b.architecture).includes(part) ? sum + b.p : sum),
+        0,
+      ) >= least,
+  );
+
+/** The decision at one wheel end: how it is built, and the plan under any school. */
+export interface PlannedEnd {
+  readonly end: EndPosterior;
+  readonly group: ArchitectureGroup;
+  readonly architecture: Architecture;
+  readonly plan: BuiltPlan;
+  planUnder(school: School): BuiltPlan;
+}
+
+/** Wheel ends that offers are made for: the one it is, others that may well be, and a loose one in any case. */
+export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] =>
+  d.byOdds.filter(
+    (end) =>
+      end.wheelEnd === d.loose ||
+      (d.wheelEnd !== null && (end.wheelEnd === d.wheelEnd || end.odd >= a.get('offer.corner-at-least'))),
+  );
+
+/** How the wheel ends of a group are built, as far as is known. */
+export const groupOf = (d: Diagnosed, end: WheelEnd): ArchitectureGroup =>
+  d.groups.find((group) => group.ends.includes(end)) as ArchitectureGroup;
+
+/** Prices the parts of one wheel end and plans there. `docket` may set other options than the one that was diagnosed. */
+export const planAt = (
+  d: Diagnosed,
+  end: EndPosterior,
+  docket: Docket,
+  school: School,
+  knowledge: Knowledge,
+  a: Assumptions,
+): PlannedEnd => {
+  const group = groupOf(d, end.wheelEnd);
+  const architecture = likelyArchitecture(end, group);
+  const outlays = partsOffered(end, a.get('offer.exists-at-least')).map((part) =>
+    outlayOf(part, end.wheelEnd, architecture, docket, knowledge.slice, knowledge.today, a),
+  );
+  const planUnder = (which: School) => buildPlan(docket, end, outlays, which, d.evidence.findings, a);
+  return { end, group, architecture, plan: planUnder(school), planUnder };
+};

@@ -1,0 +1,165 @@
+import { soundFromStart } from '../offers/partLife.ts';
+import { ratesFor } from '../offers/rates.ts';
+import { moneyInWords } from '../vocabulary/money.ts';
+import type { CompareModel, Way } from './model.ts';
+import { together, type WayOutlay } from './together.ts';
+import { wayCures } from './wayCures.ts';
+import { wayPlans, type WayPlan, type WaySetting } from './wayPlans.ts';
+
+/** Costs of a way that fits nothing: a sum of money and no more. */
+const flat = (price: number, hours = 0, labour = 0): WayOutlay => ({
+  price,
+  listPrice: price,
+  costPrice: null,
+  deposit: 0,
+  core: 0,
+  companions: 0,
+  labourHours: hours,
+  labour,
+  supplies: 0,
+  tax: 0,
+  fee: 0,
+  snags: [],
+  seizure: null,
+  waitDays: 0,
+  perDay: 0,
+  from: 'shelf',
+  later: [],
+  lines: [],
+});
+
+/** Expected cost of what is best after all fixes of a way did not cure, the comeback itself counted. */
+const failureOf = ({ plan }: WaySetting, fixes: readonly number[]): number => {
+  const { solve, corner, depth } = plan;
+  let situation = solve.start;
+  for (const fix of fixes) {
+    const { chance, next } = solve.afterFailed(situation, fix);
+    if (chance <= 1e-9) return corner.problem.comeback;
+    situation = next;
+  }
+  return corner.problem.comeback + solve.best(situation, Math.max(1, depth - fixes.length)).value;
+};
+
+const reasons = (way: WayPlan, costs: WayOutlay, s: WaySetting, currency: string): string[] => {
+  const money = (amount: number) => moneyInWords(amount, currency);
+  const hub = way.outlays.find(({ spared }) => spared.chance > 0.05);
+  return [
+    ...(costs.seizure !== null && costs.seizure >= 0.05
+      ? [`the old sensor snaps in ${Math.round(costs.seizure * 100)} of 100`]
+      : []),
+    ...(costs.waitDays > 0
+      ? [
+          `${costs.from === 'branch' ? 'at the branch' : 'not on the shelf'}: ${costs.waitDays} ${costs.waitDays === 1 ? 'day' : 'days'}`,
+        ]
+      : []),
+    ...(way.outlays.some(({ chosen }) => !chosen)
+      ? ['priced from the price book: no part of the catalogue is tied to this vehicle']
+      : []),
+    ...(costs.deposit > 0 ? [`${money(costs.deposit)} deposit, back when the old part comes in`] : []),
+    ...(hub
+      ? [
+          `brings a new bearing: the old one is due within ${s.a.get('horizon.years')} years in ${Math.round(hub.spared.chance * 100)} of 100`,
+        ]
+      : []),
+  ];
+};
+
+/**
+ * The job as a model of ways: what each costs for certain, and its chances. States of the plan in which every way
+ * cures alike are one group. The old bearing is due, or not, for every way that leaves it in; the plan books the same
+ * money to the hub's credit, so that the two differ by a constant and never on the order of ways.
+ */
+export const buildModel = (s: WaySetting, currency: string): CompareModel => {
+  const { plan, docket, a } = s;
+  const { corner } = plan;
+  const rates = ratesFor(docket, a);
+  const plans = wayPlans(s);
+  const cures = plans.map((way) =>
+    wayCures(
+      corner,
+      way.fixes,
+      way.fixes.map((_, i) => {
+        const outlay = way.outlays[i];
+        return outlay ? soundFromStart(outlay.chosen?.tier ?? null, a) : 1;
+      }),
+    ),
+  );
+  const hub = corner.fixes.find((fix) => fix.kind === 'part' && fix.part === 'hub-assembly');
+  const bearing = hub?.kind === 'part' ? hub.outlay.spared : { chance: 0, cost: 0 };
+
+  const groups = new Map<string, { p: number; cures: number[] }>();
+  corner.problem.belief.forEach((p, state) => {
+    if (p <= 0) return;
+    const here = cures.map((row) => row[state] ?? 0);
+    const key = here.map((c) => c.toFixed(9)).join();
+    const group = groups.get(key);
+    if (group) group.p += p;
+    else groups.set(key, { p, cures: here });
+  });
+  const sorted = [...groups.values()].sort((x, y) => y.p - x.p);
+  const total = sorted.reduce((sum, { p }) => sum + p, 0);
+
+  const ways = plans.map((way, w): Way => {
+    const fix = corner.fixes[way.fixes[0] ?? 0];
+    const same = way.otherSide ? [...way.outlays, way.otherSide] : way.outlays;
+    const hours = fix?.kind === 'work' ? a.get(`work.${fix.work}`) : 0;
+    const costs =
+      same.length > 0
+        ? together(same, a.get(way.otherSide ? 'overlap.other-side' : 'overlap.same-wheel'), rates)
+        : flat(
+            fix?.kind === 'work' ? fix.cost - hours * a.get('labour.rate') : 0,
+            hours,
+            hours * a.get('labour.rate'),
+          );
+    const other = way.otherSide;
+    return {
+      id: way.id,
+      label: way.label,
+      kind: fix?.kind === 'work' ? 'work' : 'parts',
+      parts: same.map(({ part, wheelEnd, chosen }) => ({
+        part,
+        wheelEnd,
+        partNumber: chosen?.number ?? null,
+        tier: chosen?.tier ?? null,
+        brand: chosen?.brand ?? null,
+      })),
+      ...costs,
+      cures: sorted.map((group) => group.cures[w] ?? 0),
+      failure: failureOf(s, way.fixes),
+      keepsBearing: !way.outlays.some(({ part }) => part === 'hub-assembly'),
+      spared: other
+        ? {
+            chance: Math.max(
+              1 - (1 - a.get('other-side.per-year')) ** a.get('horizon.years'),
+              other.spared.chance,
+            ),
+            cost:
+              other.price + other.companions + other.labour + other.supplies + other.tax + other.seizureCost,
+          }
+        : null,
+      because: reasons(way, costs, s, currency),
+    };
+  });
+  const refer: Way = {
+    id: 'refer',
+    label: 'refer it to a workshop',
+    kind: 'refer',
+    parts: [],
+    ...flat(corner.problem.refer),
+    cures: sorted.map(() => 1),
+    failure: 0,
+    keepsBearing: true,
+    spared: null,
+    because: ['full diagnosis and repair elsewhere'],
+  };
+  return {
+    wheelEnd: plan.wheelEnd,
+    currency,
+    groups: sorted.map(({ p }) => p / total),
+    bearing,
+    labour: { low: a.get('spread.labour.low'), high: a.get('spread.labour.high') },
+    continuation: { low: a.get('spread.continuation.low'), high: a.get('spread.continuation.high') },
+    wait: { low: a.get('spread.wait.low'), high: a.get('spread.wait.high') },
+    ways: s.preferredOnly ? ways : [...ways, refer],
+  };
+};

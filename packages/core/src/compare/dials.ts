@@ -1,0 +1,87 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Dial } from '../vocabulary/comparison.ts';
+import type { Docket } from '../vocabulary/docket.ts';
+import type { CompareModel } from './model.ts';
+
+/** One input that can be dragged: what it is, where it may go, and how it is set on a docket. */
+export interface DialRule {
+  readonly label: string;
+  readonly unit: 'probability' | 'money' | 'money/h' | 'money/day' | 'years';
+  /** Where it stands. */
+  readonly at: (docket: Docket, model: CompareModel, a: Assumptions) => number;
+  /** How far it can be dragged. */
+  readonly range: (at: number) => readonly [number, number];
+  /** The ends one must reckon with, for the picture of what matters most. */
+  readonly plausible: (at: number) => readonly [number, number];
+  readonly set: (docket: Docket, value: number) => Docket;
+}
+
+const withOptions = (docket: Docket, options: NonNullable<Docket['options']>): Docket => ({
+  ...docket,
+  options: { ...docket.options, ...options },
+});
+const withAssumption = (docket: Docket, key: string, value: number): Docket =>
+  withOptions(docket, { assumptions: { ...docket.options?.assumptions, [key]: value } });
+
+const hubOf = (model: CompareModel) =>
+  model.ways.find((way) => way.parts.length === 1 && way.parts[0]?.part === 'hub-assembly');
+const idleKey = (docket: Docket): string =>
+  docket.customer?.kind === 'fleet' ? 'idle-day.fleet' : 'idle-day.cost';
+
+/** Every dial by name. A dial of something this job does not have stands at zero and turns nothing. */
+export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
+  seizure: {
+    label: 'chance that the sensor snaps',
+    unit: 'probability',
+    at: (_docket, model) => Math.max(0, ...model.ways.flatMap(({ snags }) => snags[0]?.chance ?? [])),
+    range: () => [0, 0.9],
+    plausible: (at) => [at / 2, Math.min(0.9, at * 2)],
+    set: (docket, chance) => withOptions(docket, { seizure: { ...docket.options?.seizure, chance } }),
+  },
+  'hub-price': {
+    label: 'price of the hub',
+    unit: 'money',
+    at: (_docket, model) => hubOf(model)?.lines[0]?.unitPrice ?? 0,
+    range: (at) => [Math.round(at * 0.3), Math.round(at * 2)],
+    plausible: (at) => [at * 0.75, at * 1.25],
+    set: (docket, price) =>
+      withOptions(docket, {
+        prices: { ...docket.options?.prices, 'hub-assembly': Math.round(price * 100) / 100 },
+      }),
+  },
+  'labour-rate': {
+    label: 'labour rate',
+    unit: 'money/h',
+    at: (docket, _model, a) => a.get(docket.customer?.kind === 'self' ? 'diy.hour-value' : 'labour.rate'),
+    range: (at) => [Math.round(at * 0.25), Math.round(at * 2.5)],
+    plausible: (at) => [at * 0.75, at * 1.25],
+    set: (docket, rate) =>
+      docket.customer?.kind === 'self'
+        ? withAssumption(docket, 'diy.hour-value', rate)
+        : withOptions(docket, { labourRate: rate }),
+  },
+  'idle-day': {
+    label: 'cost of an idle day',
+    unit: 'money/day',
+    at: (docket, _model, a) => a.get(idleKey(docket)),
+    range: (at) => [0, Math.max(300, Math.round(at * 4))],
+    plausible: (at) => [0, at * 3],
+    set: (docket, cost) => withAssumption(docket, idleKey(docket), cost),
+  },
+  horizon: {
+    label: 'how long it is kept',
+    unit: 'years',
+    at: (_docket, _model, a) => a.get('horizon.years'),
+    range: () => [0, 10],
+    plausible: () => [0.5, 8],
+    set: (docket, years) => withAssumption(docket, 'horizon.years', years),
+  },
+  comeback: {
+    label: 'cost of a comeback',
+    unit: 'money',
+    at: (_docket, _model, a) => a.get('comeback.cost'),
+    range: (at) => [0, Math.max(400, at * 4)],
+    plausible: (at) => [at / 2, at * 2],
+    set: (docket, cost) => withAssumption(docket, 'comeback.cost', cost),
+  },
+};

@@ -1,0 +1,88 @@
+import type { ComparedWay } from '../vocabulary/comparison.ts';
+import { moneyInWords } from '../vocabulary/money.ts';
+import { snapCost } from './expectedCost.ts';
+import type { CompareModel } from './model.ts';
+
+/** A sensor that snaps less often than this is not worth a word. */
+const WORTH_SAYING = 0.08;
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A chance as one says it: about one in three. */
+const oneIn = (chance: number): string => {
+  if (chance >= 0.75) return 'likely';
+  if (chance >= 0.45) return 'about one in two';
+  const n = Math.round(1 / chance);
+  const words = [
+    'one',
+    'two',
+    'three',
+    'four',
+    'five',
+    'six',
+    'seven',
+    'eight',
+    'nine',
+    'ten',
+    'eleven',
+    'twelve',
+  ];
+  return `about one in ${words[n - 1] ?? n}`;
+};
+
+/** A way that cures more rarely than this is no rival. */
+const RIVAL_FROM = 0.1;
+
+/** Whether a way does all that another does, and perhaps more: it is no alternative to it. */
+const holds = (way: ComparedWay, other: ComparedWay): boolean =>
+  way.id === other.id ||
+  (other.kind === 'parts' && other.parts.every(({ part }) => way.parts.some((p) => p.part === part)));
+
+/** The cheapest way that does something else than the best one; one that hardly ever cures is left aside. */
+export const rivalOf = (ways: readonly ComparedWay[]): ComparedWay | null => {
+  const [best] = ways;
+  if (!best) return null;
+  return (
+    ways.find((way) => !holds(way, best) && way.cures >= RIVAL_FROM) ??
+    ways.find((way) => way.id !== best.id) ??
+    null
+  );
+};
+
+/**
+ * What to say to the customer: which is cheaper and by how much, what would turn it (a snapped sensor, leaving today),
+ * and how often it would come out so.
+ */
+export const sayAloud = (
+  ways: readonly ComparedWay[],
+  beats: readonly (readonly number[])[],
+  model: CompareModel,
+): string => {
+  const [best] = ways;
+  const rival = rivalOf(ways);
+  if (!best) return 'There is nothing to compare yet.';
+  if (!rival) return `${capital(best.label)} is the only way here.`;
+  const money = (amount: number) => moneyInWords(amount, model.currency);
+  const meanGap = rival.allIn.mean - best.allIn.mean;
+  const r = ways.indexOf(rival);
+  const wins = beats[0]?.[r] ?? 0;
+  const modelOf = (way: ComparedWay) => model.ways.find(({ id }) => id === way.id);
+  const snag = modelOf(best)?.snags[0] ?? null;
+  const rivalSnag = modelOf(rival)?.snags[0] ?? null;
+  // Once it has snapped: its cost is certain instead of weighted by its chance; the rival that draws it too pays as well.
+  const snapped = snag
+    ? (1 - snag.chance) * snapCost(snag) - (rivalSnag ? (1 - rivalSnag.chance) * snapCost(rivalSnag) : 0)
+    : 0;
+  const named = (way: ComparedWay) => (way.kind === 'parts' ? `the ${way.label}` : `to ${way.label}`);
+  const alone = best.parts.length === 1 ? `The ${best.label} alone` : capital(named(best));
+  const turns: string[] = [];
+  if (snag && snag.chance >= WORTH_SAYING && snapped > meanGap)
+    turns.push(`unless it snaps, which is ${oneIn(snag.chance)} on this one`);
+  const begin = `${alone} is cheaper by about ${money(meanGap)} on average${turns.length > 0 ? ` ${turns.join(', ')}` : ''}`;
+  const theOther = named(rival);
+  if (best.waitDays > rival.waitDays && rival.kind !== 'refer')
+    return `${begin}; ${theOther} is the safer if it must leave today.`;
+  if (rival.allIn.p90 < best.allIn.p90)
+    return `${begin}; ${theOther} costs more on most days but its bad day is cheaper: ${money(rival.allIn.p90)} against ${money(best.allIn.p90)}.`;
+  return `${begin}: cheaper in ${Math.round(wins * 100)} of 100 such jobs than ${theOther}.`;
+};
