@@ -16,7 +16,7 @@ module.exports = {
       },
     ],
   },
-  // Packages that ship only as modules are read by swc too.
-  transformIgnorePatterns: ['/node_modules/(?!(dinero\\.js|quickselect)/)'],
+  // A package that ships only as modules is read by swc too.
+  transformIgnorePatterns: ['/node_modules/(?!dinero\\.js/)'],
   testTimeout: 60000,
 };

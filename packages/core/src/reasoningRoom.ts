@@ -2,4 +2,5 @@
 export { advise } from './advice/advise.ts';
 export type { Knowledge } from './advice/knowledge.ts';
 export { parseDocket } from './vocabulary/parseDocket.ts';
-export { compareBench, type CompareBench } from './advice/compareDocket.ts';
+export { compareBench, type CompareBench, type Turned } from './advice/compareDocket.ts';
+export { DIAL_RULES } from './compare/dials.ts';

@@ -18,6 +18,13 @@ const ShelfScreen = lazy(() => import('./shelf/ShelfScreen.tsx').then((m) => ({ 
 const LifeSize = lazy(() => import('./shelf/LifeSize.tsx').then((m) => ({ default: m.LifeSize })));
 const Labels = lazy(() => import('./shelf/Labels.tsx').then((m) => ({ default: m.Labels })));
 
+const CompareScreen = lazy(() =>
+  import('./compare/CompareScreen.tsx').then((m) => ({ default: m.CompareScreen })),
+);
+const CustomerPage = lazy(() =>
+  import('./compare/CustomerPage.tsx').then((m) => ({ default: m.CustomerPage })),
+);
+
 const Lost = () => (
   <Desk>
     <div className="sheet">
@@ -37,6 +44,8 @@ export function App() {
             <Route path="/" element={<CounterScreen />} />
             <Route path="/docket/:id" element={<DocketScreen />} />
             <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+            <Route path="/docket/:id/compare" element={<CompareScreen />} />
+            <Route path="/docket/:id/ways" element={<CustomerPage />} />
             <Route path="/docket/:id/trace" element={<TraceScreen />} />
             <Route path="/shelf" element={<ShelfScreen />} />
             <Route path="/shelf/labels" element={<Labels />} />

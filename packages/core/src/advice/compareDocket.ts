@@ -171,6 +171,7 @@ export const compareBench = (
         ways: [...ways],
         beats: beats.map((row) => [...row]),
         schools,
+        rival: rivalOf(ways)?.id ?? null,
         sentence: sayAloud(ways, beats, model),
         ownWork: ownWorkOf(d, here, knowledge, best),
         meanwhile: meanwhileOf(here, { ways: [...ways] }, knowledge.currency),

@@ -16,11 +16,24 @@ export interface Random {
   pick<T>(items: readonly T[]): T;
 }
 
-/** A seeded stream of random numbers (xoroshiro128+). */
-export const randomFrom = (seed: number): Random => {
-  // Neighbouring seeds give neighbouring first numbers: mix the bits and let the start run off.
+/** Neighbouring seeds give neighbouring first numbers: mix the bits and let the start run off. */
+const generatorFrom = (seed: number) => {
   const generator = xoroshiro128plus(Math.imul((seed | 0) ^ 0x5bd1e995, 0x9e3779b1));
   for (let i = 0; i < 16; i++) generator.next();
+  return generator;
+};
+
+/** The first `n` numbers of a seeded stream, evenly between 0 (included) and 1 (not): as `randomFrom(seed).next()`. */
+export const evenNumbers = (seed: number, n: number): Float64Array => {
+  const generator = generatorFrom(seed);
+  const out = new Float64Array(n);
+  for (let i = 0; i < n; i++) out[i] = (generator.next() >>> 0) / 4294967296;
+  return out;
+};
+
+/** A seeded stream of random numbers (xoroshiro128+). */
+export const randomFrom = (seed: number): Random => {
+  const generator = generatorFrom(seed);
   const next = () => (generator.next() >>> 0) / 4294967296;
   return {
     next,

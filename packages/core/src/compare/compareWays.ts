@@ -1,4 +1,4 @@
-import quickselect from 'quickselect';
+import { summaryOf } from '../chance/summaryOf.ts';
 import type { ComparedWay } from '../vocabulary/comparison.ts';
 import { drawCosts } from './drawCosts.ts';
 import { costParts, cureOf, sureCost } from './expectedCost.ts';
@@ -10,31 +10,11 @@ export const USUAL_DRAWS = 20000;
 /** Any seed would do; it is fixed so that the same docket shows the same figures everywhere. */
 export const USUAL_SEED = 1;
 
-/**
- * The values below which 10, 50 and 90 of 100 draws lie: the order statistic number floor(q n). Selection, not
- * sorting; it rearranges `work`.
- */
-const quantiles = (work: Float64Array): [number, number, number] => {
-  const n = work.length;
-  const at = [0.1, 0.5, 0.9].map((q) => Math.min(n - 1, Math.floor(q * n)));
-  // After a selection everything left of it is smaller: the next looks only to its right.
-  const out: number[] = [];
-  let from = 0;
-  for (const k of at) {
-    quickselect(work as unknown as number[], k, from, n - 1);
-    out.push(work[k] as number);
-    from = k;
-  }
-  return out as [number, number, number];
-};
-
-const meanAndError = (costs: Float64Array): { mean: number; error: number } => {
-  let sum = 0;
-  for (let i = 0; i < costs.length; i++) sum += costs[i] as number;
-  const mean = sum / costs.length;
-  let squares = 0;
-  for (let i = 0; i < costs.length; i++) squares += ((costs[i] as number) - mean) ** 2;
-  return { mean, error: Math.sqrt(squares / Math.max(1, costs.length - 1) / costs.length) };
+/** In how many draws one costs less than the other. Added up without a branch: a coin toss cannot be foretold. */
+const winsOf = (one: Float64Array, other: Float64Array): number => {
+  let wins = 0;
+  for (let i = 0; i < one.length; i++) wins += +((one[i] as number) < (other[i] as number));
+  return wins;
 };
 
 /** The ways compared on the same luck: exact means, quantiles and standard errors of the draws, chances to be cheaper. */
@@ -53,8 +33,8 @@ export const compareWays = (model: CompareModel, seed = USUAL_SEED, draws = USUA
   const costs = drawCosts(model, luckFor(seed, draws));
   const compared = model.ways.map((way, w) => {
     const drawn = costs[w] as Float64Array;
-    const { mean: drawnMean, error } = meanAndError(drawn);
-    const [p10, p50, p90] = quantiles(drawn.slice());
+    const { mean: drawnMean, error, quantiles } = summaryOf(drawn, [0.1, 0.5, 0.9]);
+    const [p10 = 0, p50 = 0, p90 = 0] = quantiles;
     const parts = costParts(way, model, hoursInWords(way.labourHours));
     const mean = parts.reduce((sum, { amount }) => sum + amount, 0);
     const cures = cureOf(way, model);
@@ -83,14 +63,15 @@ export const compareWays = (model: CompareModel, seed = USUAL_SEED, draws = USUA
     return { said, drawn, drawnMean };
   });
   compared.sort((x, y) => x.said.allIn.mean - y.said.allIn.mean);
-  const beats = compared.map(({ drawn: one }, i) =>
-    compared.map(({ drawn: other }, j) => {
-      if (i === j) return 0;
-      let wins = 0;
-      for (let k = 0; k < one.length; k++) if ((one[k] as number) < (other[k] as number)) wins++;
-      return wins / one.length;
-    }),
-  );
+  const beats = compared.map(() => compared.map(() => 0));
+  for (let i = 0; i < compared.length; i++)
+    for (let j = i + 1; j < compared.length; j++) {
+      const [one, other] = [compared[i]?.drawn, compared[j]?.drawn] as [Float64Array, Float64Array];
+      const wins = winsOf(one, other);
+      (beats[i] as number[])[j] = wins / draws;
+      // Costs are fractions of chance: that two are the same to the last figure does not happen.
+      (beats[j] as number[])[i] = 1 - wins / draws;
+    }
   return {
     ways: compared.map(({ said }) => said),
     beats,

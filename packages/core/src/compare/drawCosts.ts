@@ -1,5 +1,5 @@
 import { sureCost } from './expectedCost.ts';
-import type { Luck } from './luck.ts';
+import type { Die, Luck } from './luck.ts';
 import type { CompareModel, Snag, Way } from './model.ts';
 import { spreadOver } from './spread.ts';
 
@@ -15,54 +15,77 @@ const truthsOf = ({ groups }: CompareModel, dice: Float64Array): Uint16Array => 
   return out;
 };
 
-const addSnag = (into: Float64Array, snag: Snag, snap: Float64Array, how: Float64Array): void => {
-  const { chance, snaps } = snag;
-  if (chance <= 0) return;
-  for (let i = 0; i < into.length; i++) {
+/** What each draw pays for a seized sensor: nothing, or the cost of the way it was got out. */
+const snagOver = ({ chance, snaps }: Snag, snap: Float64Array, how: Float64Array): Float64Array => {
+  const out = new Float64Array(snap.length);
+  for (let i = 0; i < out.length; i++) {
     if ((snap[i] as number) >= chance) continue;
     let left = how[i] as number;
     let way = 0;
     while (way < snaps.length - 1 && left >= (snaps[way]?.chance ?? 0)) left -= snaps[way++]?.chance ?? 0;
-    into[i] = (into[i] as number) + (snaps[way]?.cost ?? 0);
+    out[i] = snaps[way]?.cost ?? 0;
   }
+  return out;
 };
 
-const addRisk = (into: Float64Array, chance: number, cost: number, dice: Float64Array): void => {
-  if (chance <= 0 || cost === 0) return;
-  for (let i = 0; i < into.length; i++)
-    if ((dice[i] as number) < chance) into[i] = (into[i] as number) + cost;
+const riskOver = (chance: number, cost: number, dice: Float64Array): Float64Array => {
+  const out = new Float64Array(dice.length);
+  for (let i = 0; i < out.length; i++) out[i] = +((dice[i] as number) < chance) * cost;
+  return out;
 };
 
 /**
  * Cost of every way on every draw: `costs[w][i]`. Column by column, so that each cost is one straight run over the
- * draws; what a way does not have costs nothing to draw.
+ * draws without a branch (`+` makes a condition a number); a column that several ways share (the same bolt, the same bearing) is drawn once.
  */
 export const drawCosts = (model: CompareModel, luck: Luck): Float64Array[] => {
-  const truths = truthsOf(model, luck.truth);
-  const days = spreadOver(luck.labour, model.labour);
-  const after = spreadOver(luck.after, model.continuation);
-  const waits = spreadOver(luck.wait, model.wait);
+  const truths = truthsOf(model, luck.of('truth'));
+  const days = spreadOver(luck.of('labour'), model.labour);
+  const after = spreadOver(luck.of('after'), model.continuation);
+  const cured = luck.of('cured');
+  const none = new Float64Array(luck.draws);
+  const columns = new Map<string, Float64Array>();
+  const column = (key: string, draw: () => Float64Array): Float64Array => {
+    const known = columns.get(key) ?? draw();
+    columns.set(key, known);
+    return known;
+  };
+  const risk = (chance: number, cost: number, die: Die) =>
+    column(`${die} ${chance} ${cost}`, () => riskOver(chance, cost, luck.of(die)));
+
   return model.ways.map((way: Way) => {
-    const costs = new Float64Array(luck.draws);
-    const { labour, failure, cures } = way;
-    const fixed = sureCost(way) - labour;
+    const more: Float64Array[] = [];
+    way.snags.forEach((snag, k) => {
+      if (snag.chance <= 0) return;
+      const [snap, how]: [Die, Die] = k === 0 ? ['snap', 'snapWay'] : ['snapOther', 'snapWayOther'];
+      more.push(column(`${snap} ${JSON.stringify(snag)}`, () => snagOver(snag, luck.of(snap), luck.of(how))));
+    });
+    way.later.forEach(({ chance, cost }, k) => {
+      if (chance > 0) more.push(risk(chance, cost, k === 0 ? 'life' : 'lifeOther'));
+    });
+    if (way.keepsBearing && model.bearing.chance > 0)
+      more.push(risk(model.bearing.chance, model.bearing.cost, 'bearing'));
+    if (way.spared && way.spared.chance > 0) more.push(risk(way.spared.chance, -way.spared.cost, 'spared'));
     const waiting = way.waitDays * way.perDay;
-    for (let i = 0; i < costs.length; i++) {
-      const failed = (luck.cured[i] as number) >= (cures[truths[i] as number] as number);
+    if (waiting > 0)
+      more.push(column(`wait ${waiting}`, () => spreadOver(luck.of('wait'), model.wait, waiting)));
+
+    const costs = new Float64Array(luck.draws);
+    const { labour, failure } = way;
+    const fixed = sureCost(way) - labour;
+    const cures = Float64Array.from(way.cures);
+    // The first columns ride along in the same run; no way has often more.
+    const [first = none, second = none, third = none, ...rest] = more;
+    for (let i = 0; i < costs.length; i++)
       costs[i] =
         fixed +
         labour * (days[i] as number) +
-        waiting * (waits[i] as number) +
-        (failed ? failure * (after[i] as number) : 0);
-    }
-    way.snags.forEach((snag, k) => {
-      addSnag(costs, snag, luck.snap[k as 0 | 1], luck.snapWay[k as 0 | 1]);
-    });
-    way.later.forEach(({ chance, cost }, k) => {
-      addRisk(costs, chance, cost, luck.life[k as 0 | 1]);
-    });
-    if (way.keepsBearing) addRisk(costs, model.bearing.chance, model.bearing.cost, luck.bearing);
-    if (way.spared) addRisk(costs, way.spared.chance, -way.spared.cost, luck.spared);
+        +((cured[i] as number) >= (cures[truths[i] as number] as number)) * failure * (after[i] as number) +
+        (first[i] as number) +
+        (second[i] as number) +
+        (third[i] as number);
+    for (const each of rest)
+      for (let i = 0; i < costs.length; i++) costs[i] = (costs[i] as number) + (each[i] as number);
     return costs;
   });
 };

@@ -1,3 +1,4 @@
+import { WORK_AS_DEED, type Work } from '../offers/fixes.ts';
 import type { ComparedWay } from '../vocabulary/comparison.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import { snapCost } from './expectedCost.ts';
@@ -30,6 +31,8 @@ const oneIn = (chance: number): string => {
   return `about one in ${words[n - 1] ?? n}`;
 };
 
+/** A bad day is worth a word when it is cheaper by one part in twenty. */
+const BETTER_BAD_DAY = 0.95;
 /** A way that cures more rarely than this is no rival. */
 const RIVAL_FROM = 0.1;
 
@@ -48,6 +51,14 @@ export const rivalOf = (ways: readonly ComparedWay[]): ComparedWay | null => {
     null
   );
 };
+
+/** A way as the subject of a sentence. */
+const named = (way: ComparedWay): string =>
+  way.kind === 'parts'
+    ? `the ${way.label}`
+    : way.kind === 'refer'
+      ? 'referring it to a workshop'
+      : WORK_AS_DEED[way.id.slice('work:'.length) as Work];
 
 /**
  * What to say to the customer: which is cheaper and by how much, what would turn it (a snapped sensor, leaving today),
@@ -73,7 +84,6 @@ export const sayAloud = (
   const snapped = snag
     ? (1 - snag.chance) * snapCost(snag) - (rivalSnag ? (1 - rivalSnag.chance) * snapCost(rivalSnag) : 0)
     : 0;
-  const named = (way: ComparedWay) => (way.kind === 'parts' ? `the ${way.label}` : `to ${way.label}`);
   const alone = best.parts.length === 1 ? `The ${best.label} alone` : capital(named(best));
   const turns: string[] = [];
   if (snag && snag.chance >= WORTH_SAYING && snapped > meanGap)
@@ -82,7 +92,7 @@ export const sayAloud = (
   const theOther = named(rival);
   if (best.waitDays > rival.waitDays && rival.kind !== 'refer')
     return `${begin}; ${theOther} is the safer if it must leave today.`;
-  if (rival.allIn.p90 < best.allIn.p90)
+  if (rival.allIn.p90 < best.allIn.p90 * BETTER_BAD_DAY)
     return `${begin}; ${theOther} costs more on most days but its bad day is cheaper: ${money(rival.allIn.p90)} against ${money(best.allIn.p90)}.`;
   return `${begin}: cheaper in ${Math.round(wins * 100)} of 100 such jobs than ${theOther}.`;
 };

@@ -2,10 +2,10 @@ import type { Spread } from './model.ts';
 
 /**
  * A factor around one for every draw, from its even number u: straight from `low` to 1 over the first half, from 1 to `high` over the
- * second, then divided by its mean (low + 2 + high) / 4, so that the mean is one whatever the ends.
+ * second, then divided by its mean (low + 2 + high) / 4, so that the mean is one whatever the ends. `times` multiplies it.
  */
-export const spreadOver = (dice: Float64Array, spread: Spread): Float64Array => {
-  const scale = 4 / (spread.low + 2 + spread.high);
+export const spreadOver = (dice: Float64Array, spread: Spread, times = 1): Float64Array => {
+  const scale = (4 * times) / (spread.low + 2 + spread.high);
   const { low, high } = spread;
   const rise = (1 - low) * 2;
   const climb = (high - 1) * 2;

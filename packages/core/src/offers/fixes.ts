@@ -37,6 +37,14 @@ export const cureChance = (
 export const WORKS = ['seating', 'tyre', 'supply', 'none-present'] as const;
 export type Work = (typeof WORKS)[number];
 
+/** Each work as a deed: what one compares with something else. */
+export const WORK_AS_DEED: Readonly<Record<Work, string>> = {
+  seating: 'cleaning the bore and setting the sensor home',
+  tyre: 'fitting tyres of one size',
+  supply: 'charging or renewing the battery',
+  'none-present': 'clearing the code and driving',
+};
+
 /** Each work as one would say it. */
 export const WORK_IN_WORDS: Readonly<Record<Work, string>> = {
   seating: 'clean the bore and the target, set the sensor home, clear the code',

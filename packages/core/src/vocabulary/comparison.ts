@@ -58,6 +58,8 @@ export const Comparison = z.object({
   /** `beats[i][j]`: chance that way i costs less than way j on the same luck. */
   beats: z.array(z.array(probability)),
   schools: z.array(z.object({ school: School, label: z.string(), way: z.string().nullable() })),
+  /** The cheapest way that does something else than the first one: what it is held against. */
+  rival: z.string().nullable(),
   /** One sentence to say aloud. */
   sentence: z.string(),
   /** For one who would do it alone: what that saves on the best way, and whether it is worth it by their own figure. */

@@ -25,12 +25,21 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
       ['c', 'add a check'],
       ['f', 'bench arithmetic: frequency, lowest speed, ratio'],
       ['o', 'walk the offers, Enter takes one'],
+      ['w', 'every way of fixing it compared'],
       ['t', 'wheel-speed log for this docket'],
       ['p', 'hand-over sheet'],
       ['x', 'close the docket with what happened'],
       ['u', 'undo'],
       ['r', 'do again what was undone'],
       ['b', 'back to the counter'],
+    ],
+  },
+  {
+    where: 'Ways compared',
+    keys: [
+      ['y', 'the customer\u2019s view or the trade\u2019s'],
+      ['p', 'page for the customer'],
+      ['b', 'back to the docket'],
     ],
   },
   {

@@ -107,6 +107,7 @@ export function DocketScreen() {
     o: () => firstOffer.current?.focus(),
     p: () => void navigate(`/docket/${id}/sheet`),
     t: () => void navigate(`/docket/${id}/trace`),
+    w: () => void navigate(`/docket/${id}/compare`),
     x: () => setClosing(true),
     u: () => void step('undo'),
     r: () => void step('redo'),
@@ -246,6 +247,7 @@ export function DocketScreen() {
                 ) : (
                   <OffersPanel
                     advice={advice}
+                    id={id}
                     vehicleId={docket.vehicle?.catalogueId ?? null}
                     first={firstOffer}
                     onChoose={choose}

@@ -6,6 +6,7 @@ import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { hours, money, price } from '../format.ts';
 
 interface Props {
+  id: string;
   advice: Advice;
   /** The vehicle’s place in the catalogue, when it has one. */
   vehicleId: string | null;
@@ -123,7 +124,7 @@ const walk = (event: KeyboardEvent<HTMLElement>): void => {
 };
 
 /** Offers side by side on one money scale. */
-export function OffersPanel({ advice, vehicleId, first, onChoose }: Props) {
+export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
   const [all, setAll] = useState(false);
   const likely = advice.offers.filter((offer, i) => i < ALWAYS_SHOWN || offer.cures >= WORTH_SHOWING);
   const rest = advice.offers.length - likely.length;
@@ -165,7 +166,10 @@ export function OffersPanel({ advice, vehicleId, first, onChoose }: Props) {
           {all ? 'hide' : 'show'} {rest} that would hardly ever cure it
         </Button>
       )}
-      <p>
+      <p className="offer-links">
+        <Link to={`/docket/${id}/compare`}>
+          Compare every way <kbd>w</kbd>
+        </Link>
         <Link
           to={`/shelf?match=1&class=${advice.offers[0]?.part ?? 'sensor'}${vehicleId ? `&vehicle=${encodeURIComponent(vehicleId)}` : ''}`}
         >

@@ -1,0 +1,116 @@
+import type { Docket } from '@hardy/core/plain';
+import { InlineSelect, InlineText } from '../docket/Inline.tsx';
+
+interface Props {
+  docket: Docket;
+  change: (label: string, how: (docket: Docket) => Docket) => void;
+}
+
+type Options = NonNullable<Docket['options']>;
+
+/** What only this job knows: whose it is, and what is known of the old sensor in its bore. */
+export function JobFacts({ docket, change }: Props) {
+  const seizure = docket.options?.seizure ?? {};
+  const setOptions = (label: string, options: Partial<Options>) =>
+    change(label, (d) => ({ ...d, options: { ...d.options, ...options } }));
+  const setSeizure = (label: string, more: NonNullable<Options['seizure']>) =>
+    setOptions(label, { seizure: { ...seizure, ...more } });
+  const soaked = (text: string | null) => {
+    const value = text === null ? null : Number(text.replace(',', '.').replace(/\s*h$/, ''));
+    if (value === null || (Number.isFinite(value) && value >= 0 && value <= 1000))
+      setSeizure('soaking time', { soakedHours: value });
+  };
+  return (
+    <section aria-label="This job">
+      <h2 className="kicker">This job</h2>
+      <dl className="vehicle-fields">
+        <div className="field">
+          <dt>
+            <label htmlFor="job-kind">Customer</label>
+          </dt>
+          <dd>
+            <InlineSelect
+              id="job-kind"
+              value={docket.customer?.kind ?? null}
+              none="a workshop does it, list price"
+              options={[
+                { value: 'garage', label: 'garage, trade price' },
+                { value: 'fleet', label: 'fleet, trade price, idle days cost' },
+                { value: 'self', label: 'fixes it themselves' },
+              ]}
+              onChange={(kind) =>
+                change('kind of customer', (d) => ({
+                  ...d,
+                  customer: { ...d.customer, kind: kind as 'garage' | 'fleet' | 'self' | null },
+                }))
+              }
+            />
+          </dd>
+        </div>
+        <div className="field">
+          <dt>
+            <label htmlFor="job-housing">Old sensor</label>
+          </dt>
+          <dd>
+            <InlineSelect
+              id="job-housing"
+              value={seizure.housing}
+              none="body not known"
+              options={[
+                { value: 'plastic', label: 'plastic body' },
+                { value: 'metal', label: 'metal body' },
+              ]}
+              onChange={(housing) =>
+                setSeizure('body of the old sensor', { housing: housing as 'plastic' | 'metal' | null })
+              }
+            />
+          </dd>
+        </div>
+        <div className="field">
+          <dt>
+            <label htmlFor="job-coated">Bore</label>
+          </dt>
+          <dd>
+            <InlineSelect
+              id="job-coated"
+              value={seizure.coated == null ? null : seizure.coated ? 'yes' : 'no'}
+              none="not known whether greased"
+              options={[
+                { value: 'yes', label: 'greased when it was fitted' },
+                { value: 'no', label: 'dry' },
+              ]}
+              onChange={(coated) =>
+                setSeizure('bore greased', { coated: coated === null ? null : coated === 'yes' })
+              }
+            />
+          </dd>
+        </div>
+        <div className="field">
+          <dt>
+            <label htmlFor="job-soaked">Soaked, h</label>
+          </dt>
+          <dd>
+            <InlineText
+              id="job-soaked"
+              value={seizure.soakedHours == null ? null : String(seizure.soakedHours)}
+              placeholder="not yet: oil it and wait"
+              onChange={soaked}
+            />
+          </dd>
+        </div>
+      </dl>
+      {seizure.chance != null && (
+        <p className="small">
+          Chance of snapping set by hand to {Math.round(seizure.chance * 100)} in 100.{' '}
+          <button
+            type="button"
+            className="as-text"
+            onClick={() => setSeizure('chance by the figures', { chance: null })}
+          >
+            by the figures again
+          </button>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,133 @@
+import type { Comparison, Docket, Sensitivity } from '@hardy/core/plain';
+import type { Knowledge, Turned } from '@hardy/core/reasoning';
+import { wrap, type Remote } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { call } from '../api/client.ts';
+import type { DocketView } from '../api/types.ts';
+import type { CompareWorkerApi } from './compareWorker.ts';
+
+export interface ComparisonState {
+  readonly comparison: Comparison | null;
+  /** How the answer hangs on each dial; comes a moment after the comparison. */
+  readonly sensitivities: readonly Sensitivity[];
+  readonly turned: Turned;
+  readonly error: string | null;
+  /** Whether a corner is known, so that there is something to compare. */
+  readonly nothing: boolean;
+  readonly turn: (turned: Turned) => void;
+  readonly setOn: (docket: Docket) => Promise<Docket>;
+}
+
+/** The dials rest this long before what takes longer is worked out. */
+const REST_MS = 250;
+
+const say = (problem: unknown): string => (problem instanceof Error ? problem.message : String(problem));
+
+/** Compares the ways of a docket in a thread of this page: at once when a dial moves, in full when it rests. */
+export const useComparison = (view: DocketView | null): ComparisonState => {
+  const [comparison, setComparison] = useState<Comparison | null>(null);
+  const [sensitivities, setSensitivities] = useState<readonly Sensitivity[]>([]);
+  const [turned, setTurned] = useState<Turned>({});
+  const [error, setError] = useState<string | null>(null);
+  const [nothing, setNothing] = useState(false);
+  const [laid, setLaid] = useState<string | null>(null);
+  const worker = useRef<Remote<CompareWorkerApi> | null>(null);
+  const running = useRef(false);
+  const waiting = useRef<Turned | null>(null);
+
+  useEffect(() => {
+    const thread = new Worker(new URL('./compareWorker.ts', import.meta.url), { type: 'module' });
+    worker.current = wrap<CompareWorkerApi>(thread);
+    return () => {
+      worker.current = null;
+      thread.terminate();
+    };
+  }, []);
+
+  const docketId = view?.id ?? null;
+  const version = view?.version ?? 0;
+  const docket = view?.docket ?? null;
+  useEffect(() => {
+    if (!docketId || !docket) return;
+    let current = true;
+    void (async () => {
+      try {
+        const knowledge = await call<Knowledge>(`/dockets/${docketId}/knowledge`);
+        const bench = worker.current;
+        if (!current || !bench) return;
+        await bench.lay(docket, knowledge);
+        const first = await bench.compare({}, true);
+        if (!current) return;
+        setTurned({});
+        setComparison(first);
+        setNothing(first === null);
+        setError(null);
+        setLaid(`${docketId} ${version}`);
+      } catch (problem) {
+        if (current) setError(say(problem));
+      }
+    })();
+    return () => {
+      current = false;
+    };
+    // The document changes with its version only.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [docketId, version]);
+
+  useEffect(() => {
+    const bench = worker.current;
+    if (!laid || !bench) return;
+    let current = true;
+    const timer = setTimeout(() => {
+      void (async () => {
+        try {
+          const full = await bench.compare(turned, true);
+          if (current && full) setComparison(full);
+          const hangs = await bench.sensitivities(turned);
+          if (current) setSensitivities(hangs);
+        } catch (problem) {
+          if (current) setError(say(problem));
+        }
+      })();
+    }, REST_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [laid, turned]);
+
+  const run = async (wanted: Turned): Promise<void> => {
+    const bench = worker.current;
+    if (!bench) return;
+    if (running.current) {
+      // Only where the dial is now matters, not where it was on the way.
+      waiting.current = wanted;
+      return;
+    }
+    running.current = true;
+    try {
+      const quick = await bench.compare(wanted, false);
+      if (quick) setComparison((old) => ({ ...quick, schools: old?.schools ?? quick.schools }));
+    } catch (problem) {
+      setError(say(problem));
+    } finally {
+      running.current = false;
+      const next = waiting.current;
+      waiting.current = null;
+      if (next) void run(next);
+    }
+  };
+
+  return {
+    comparison,
+    sensitivities,
+    turned,
+    error,
+    nothing,
+    turn: (next) => {
+      setTurned(next);
+      void run(next);
+    },
+    setOn: async (on) => (worker.current ? await worker.current.setOn(on, turned) : on),
+  };
+};
