@@ -6,6 +6,7 @@ export * from './vocabulary/imperial.ts';
 export * from './text/decodeText.ts';
 export * from './vocabulary/partFigures.ts';
 export * from './vocabulary/partNumber.ts';
+export { askFor } from './fitment/attributes.ts';
 export { totalCents } from './vocabulary/money.ts';
 export * from './handover/takeOffer.ts';
 export type * from './vocabulary/catalogue.ts';

@@ -299,12 +299,14 @@ describe('what is said aloud', () => {
       snags: [{ chance: 0.33, snaps: [{ chance: 1, cost: 260 }] }],
     };
     expect(said([sensor, hub])).toMatch(
-      /^The wheel speed sensor alone is cheaper by about €\d+ on average unless it snaps, which is about one in three on this one; the hub assembly is the safer if it must leave today\.$/,
+      /^The wheel speed sensor alone is cheaper than the hub assembly by about €\d+ on average unless it snaps, which is about one in three on this one; the hub assembly is the safer if it must leave today\.$/,
     );
   });
 
   test('no snap worth a word, nothing to wait for: how often it comes out so', () => {
-    expect(said([BARE, hub])).toMatch(/cheaper in \d+ of 100 such jobs than the hub assembly\.$/);
-    expect(said([BARE])).toBe('Sensor is the only way here.');
+    expect(said([BARE, hub])).toMatch(
+      /cheaper than the hub assembly by about €\d+ on average, and in \d+ of 100 such jobs\.$/,
+    );
+    expect(said([BARE])).toBe('The wheel speed sensor is the only way here.');
   });
 });

@@ -1,5 +1,6 @@
 import { WORK_AS_DEED, type Work } from '../offers/fixes.ts';
 import type { ComparedWay } from '../vocabulary/comparison.ts';
+import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import { snapCost } from './expectedCost.ts';
 import type { CompareModel } from './model.ts';
@@ -52,10 +53,15 @@ export const rivalOf = (ways: readonly ComparedWay[]): ComparedWay | null => {
   );
 };
 
+/** The parts of a way without their brand, which nobody reads out. */
+const partsInWords = ({ parts }: ComparedWay): string =>
+  [...new Set(parts.map(({ part }) => PART_IN_WORDS[part]))].join(' and ') +
+  (new Set(parts.map(({ wheelEnd }) => wheelEnd)).size > 1 ? ' on both sides' : '');
+
 /** A way as the subject of a sentence. */
 const named = (way: ComparedWay): string =>
   way.kind === 'parts'
-    ? `the ${way.label}`
+    ? `the ${partsInWords(way)}`
     : way.kind === 'refer'
       ? 'referring it to a workshop'
       : WORK_AS_DEED[way.id.slice('work:'.length) as Work];
@@ -72,7 +78,7 @@ export const sayAloud = (
   const [best] = ways;
   const rival = rivalOf(ways);
   if (!best) return 'There is nothing to compare yet.';
-  if (!rival) return `${capital(best.label)} is the only way here.`;
+  if (!rival) return `${capital(named(best))} is the only way here.`;
   const money = (amount: number) => moneyInWords(amount, model.currency);
   const meanGap = rival.allIn.mean - best.allIn.mean;
   const r = ways.indexOf(rival);
@@ -84,15 +90,15 @@ export const sayAloud = (
   const snapped = snag
     ? (1 - snag.chance) * snapCost(snag) - (rivalSnag ? (1 - rivalSnag.chance) * snapCost(rivalSnag) : 0)
     : 0;
-  const alone = best.parts.length === 1 ? `The ${best.label} alone` : capital(named(best));
+  const alone = capital(named(best)) + (best.parts.length === 1 ? ' alone' : '');
+  const other = named(rival);
   const turns: string[] = [];
   if (snag && snag.chance >= WORTH_SAYING && snapped > meanGap)
     turns.push(`unless it snaps, which is ${oneIn(snag.chance)} on this one`);
-  const begin = `${alone} is cheaper by about ${money(meanGap)} on average${turns.length > 0 ? ` ${turns.join(', ')}` : ''}`;
-  const theOther = named(rival);
+  const begin = `${alone} is cheaper than ${other} by about ${money(meanGap)} on average${turns.length > 0 ? ` ${turns.join(', ')}` : ''}`;
   if (best.waitDays > rival.waitDays && rival.kind !== 'refer')
-    return `${begin}; ${theOther} is the safer if it must leave today.`;
+    return `${begin}; ${other} is the safer if it must leave today.`;
   if (rival.allIn.p90 < best.allIn.p90 * BETTER_BAD_DAY)
-    return `${begin}; ${theOther} costs more on most days but its bad day is cheaper: ${money(rival.allIn.p90)} against ${money(best.allIn.p90)}.`;
-  return `${begin}: cheaper in ${Math.round(wins * 100)} of 100 such jobs than ${theOther}.`;
+    return `${begin}; but a bad day is cheaper with the other: ${money(rival.allIn.p90)} against ${money(best.allIn.p90)}.`;
+  return `${begin}, and in ${Math.round(wins * 100)} of 100 such jobs.`;
 };

@@ -118,3 +118,32 @@ describe('when', () => {
     expect(agoIn(tokenise('at Easter'), '2026-04-04')?.days).toBe(349);
   });
 });
+
+describe('how far and where it was driven', () => {
+  const read = (words: string) => readIntake(words, bareIntake('2026-11-25')).vehicle;
+  test.each([
+    ['van 190000 km', 190000],
+    ['van, 190 000km on it', 190000],
+    ['van 120k miles', 193121],
+    ['van 85.500 km', 85500],
+  ])('%s', (words, km) => {
+    expect(read(words).distanceKm).toBe(km);
+  });
+
+  test.each([
+    'comes on above 40 km/h',
+    'drops out at 30 mph',
+    'after 5 km it is back',
+    'resistance 1200 ohm',
+  ])('no distance driven in: %s', (words) => {
+    expect(read(words).distanceKm).toBeUndefined();
+  });
+
+  test('salt and knuckle in the words people use', () => {
+    expect(read('very salty van with an alloy knuckle')).toMatchObject({
+      saltExposure: 'high',
+      knuckle: 'aluminium',
+    });
+    expect(read('never saw salt')).toMatchObject({ saltExposure: 'none' });
+  });
+});

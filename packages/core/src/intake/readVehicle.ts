@@ -29,8 +29,23 @@ const DRIVE = lexicon<Partial<DocketVehicle>>([
   ['three axle|3 axle|tri axle|triaxle', { axles: 3 }],
   ['four axle|4 axle', { axles: 4 }],
   ['single axle', { axles: 1 }],
-  ['salted roads|road salt|by the sea|on the coast', { saltExposure: 'high' }],
+  [
+    'very salty|salty|salted roads|road salt|lots of salt|by the sea|on the coast|rust bucket',
+    { saltExposure: 'high' },
+  ],
+  ['some salt|a little salt', { saltExposure: 'some' }],
+  ['no salt|never salted|never saw salt|salt free', { saltExposure: 'none' }],
+  ['iron knuckle|steel knuckle|cast iron knuckle', { knuckle: 'iron' }],
+  ['aluminium knuckle|aluminum knuckle|alloy knuckle', { knuckle: 'aluminium' }],
 ]);
+
+/** A distance driven: `190000 km`, `190 000km`, `120k miles`. Speeds (km/h, mph) are none. */
+const DISTANCE =
+  /(?<![\w.,])(\d{1,3}(?:[ .,']\d{3})+|\d{2,7})\s?(k)?\s?(km|kms|kilometres|miles|mi)(?![\w/])/giu;
+const KM_PER_MILE = 1.609344;
+/** Nearer is how far the garage is, further is no vehicle. */
+const LEAST_KM = 1000;
+const MOST_KM = 3_000_000;
 
 const GENERIC_KINDS =
   'minibus|bus|van|car|truck|lorry|pickup|ambulance|gritter|trailer|hatchback|saloon|estate|4x4|tractor|coach|camper|motorhome';
@@ -98,6 +113,16 @@ export const readVehicle = (
       });
   }
 
+  for (const match of text.matchAll(DISTANCE)) {
+    const [whole, digits = '', thousands, unit = ''] = match;
+    const told = Number(digits.replace(/[ .,']/g, '')) * (thousands ? 1000 : 1);
+    const km = Math.round(unit.toLowerCase().startsWith('mi') ? told * KM_PER_MILE : told);
+    if (km < LEAST_KM || km > MOST_KM) continue;
+    vehicle.distanceKm = km;
+    chip(`driven ${km.toLocaleString('en-GB')} km`, match.index, match.index + whole.length);
+    break;
+  }
+
   let row: CatalogueVehicle | null = null;
   for (let i = 0; i < tokens.length && !row; i++)
     for (let n = 3; n >= 1 && !row; n--) {
@@ -118,7 +143,7 @@ export const readVehicle = (
         vin: vehicle.vin ?? fleet.vin,
         buildDate: fleet.buildDate,
         saltExposure: fleet.saltExposure,
-        distanceKm: fleet.distanceKm,
+        distanceKm: vehicle.distanceKm ?? fleet.distanceKm,
       });
       chip(
         `${fleet.fleetNumber}${row ? `: ${row.make} ${row.model}` : ''}`,

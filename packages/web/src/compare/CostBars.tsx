@@ -3,7 +3,7 @@ import { Bar, BarChart, type BarShapeProps, ErrorBar, ReferenceLine, XAxis, YAxi
 import { money } from '../format.ts';
 import { COST_GROUPS, grouped } from './costGroups.ts';
 
-export const ROW_HEIGHT = 48;
+export const ROW_HEIGHT = 52;
 const AXIS_HEIGHT = 24;
 
 interface Props {

@@ -69,6 +69,7 @@ export function CustomerPage() {
       {comparison && ready && (
         <article className="paper paper-A4" aria-label="Ways to fix it">
           <header className="paper-head">
+            {ways[0]?.parts[0] ? <PartDrawing part={ways[0].parts[0].part} size={64} /> : <span />}
             <div>
               <h1>Ways to fix it, {wheelEndInWords(comparison.wheelEnd, ready.advice.vehicle.axles)}</h1>
               <p>
@@ -81,6 +82,10 @@ export function CustomerPage() {
                 {ready.docket.customer?.name ? ` \u00B7 ${ready.docket.customer.name}` : ''}
               </p>
             </div>
+            <p className="paper-corner">
+              <span>left and right as seated facing forward</span>
+              <strong className="mono">{comparison.wheelEnd}</strong>
+            </p>
           </header>
           <ul className="customer-ways">
             {ways.map((way) => (

@@ -69,6 +69,22 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
             onChange={setVehicle('saltExposure', 'road salt')}
           />
           <EditableField
+            label="Driven, km"
+            value={vehicle.distanceKm == null ? null : String(vehicle.distanceKm)}
+            said={said('vehicle.distanceKm')}
+            onChange={(text) => {
+              const km = text === null ? null : Number(text.replace(/[ .,']|km$/g, ''));
+              if (km === null || (Number.isFinite(km) && km >= 0 && km <= 5e6))
+                change('distance driven', (d) => ({ ...d, vehicle: { ...d.vehicle, distanceKm: km } }));
+            }}
+          />
+          <EditableField
+            label="Knuckle"
+            value={vehicle.knuckle}
+            options={['iron', 'aluminium']}
+            onChange={setVehicle('knuckle', 'knuckle metal')}
+          />
+          <EditableField
             label="Steering"
             value={vehicle.steeringSide ?? advice.vehicle.steeringSide}
             options={['left', 'right']}

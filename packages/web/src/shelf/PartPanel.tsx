@@ -1,4 +1,4 @@
-import { PART_FIGURES, type CataloguePart } from '@hardy/core/plain';
+import { askFor, PART_FIGURES, type CataloguePart } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { price } from '../format.ts';
@@ -115,7 +115,7 @@ export function PartPanel({ view, currency, onPick }: Props) {
               <li key={i}>
                 {row.vehicle} <span className="mono">{row.wheelEnds}</span>
                 {built(row.builtFrom, row.builtTo)}
-                {Object.entries(row.conditions).map(([key, value]) => `, ${key} ${value}`)}
+                {Object.entries(row.conditions).map(([key, value]) => `, ${askFor(key).name} ${value}`)}
               </li>
             ))}
           </ul>
