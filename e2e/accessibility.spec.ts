@@ -82,3 +82,21 @@ test('at 200 % zoom nothing runs off to the side', async ({ page }) => {
     expect(await over()).toBeLessThanOrEqual(0);
   }
 });
+
+test('ways compared, taking one, and the page for the customer', async ({ page }) => {
+  await openDocket(page, 'Osterhaal Brine');
+  await page.keyboard.press('w');
+  await expect(page.getByRole('slider').first()).toBeVisible({ timeout: 15000 });
+  expect(await grave(page)).toEqual([]);
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('p');
+  await expect(page.getByRole('article', { name: 'Ways to fix it' })).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+});

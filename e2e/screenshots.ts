@@ -31,6 +31,18 @@ test('pictures of the main views', async ({ page }) => {
   await page.goto('/setup');
   await expect(page.getByRole('textbox', { name: 'labour.rate, money/h' })).toBeVisible();
   await shoot(page, 'setup');
+  await page.goto('/');
+  await page.keyboard.type(
+    'merrowby tern 2009, abs light, C0037-2F rear left, very salty, iron knuckle, 190000 km',
+  );
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.keyboard.press('w');
+  await expect(page.getByRole('slider').first()).toBeVisible({ timeout: 15000 });
+  await shoot(page, 'compare');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('article', { name: 'Ways to fix it' })).toBeVisible();
+  await shoot(page, 'ways', true);
   await openDocket(page, 'Merrowby Creel');
   await shoot(page, 'docket-question');
   await openDocket(page, 'Fennick Otter');

@@ -100,5 +100,6 @@ export const sayAloud = (
     return `${begin}; ${other} is the safer if it must leave today.`;
   if (rival.allIn.p90 < best.allIn.p90 * BETTER_BAD_DAY)
     return `${begin}; but a bad day is cheaper with the other: ${money(rival.allIn.p90)} against ${money(best.allIn.p90)}.`;
-  return `${begin}, and in ${Math.round(wins * 100)} of 100 such jobs.`;
+  const often = `in ${Math.round(wins * 100)} of 100 such jobs`;
+  return wins >= 0.5 ? `${begin}, and ${often}.` : `${begin}, though only ${often}.`;
 };

@@ -1,10 +1,11 @@
-import { SCHOOL_IN_WORDS, type ComparedWay, type Docket } from '@hardy/core/plain';
+import { CHECK_IN_WORDS, SCHOOL_IN_WORDS, type ComparedWay, type Docket } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
+import { money } from '../format.ts';
 import { useDocket } from '../state/useDocket.ts';
 import { CostLegend } from './CostBars.tsx';
 import { DialPanel } from './DialPanel.tsx';
@@ -86,6 +87,13 @@ export function CompareScreen() {
             <p className="compare-say" aria-live="polite" data-testid="say">
               {comparison.sentence}
             </p>
+            {ready.advice.verdict.action === 'check' && ready.advice.verdict.check && (
+              <p className="soft">
+                These are the ways when nothing is looked at first. To{' '}
+                {CHECK_IN_WORDS[ready.advice.verdict.check]} first is worth about{' '}
+                {money(ready.advice.plan.worth, comparison.currency)} on this job.
+              </p>
+            )}
             <div className="compare-zones">
               <div>
                 <div className="scroll-x">

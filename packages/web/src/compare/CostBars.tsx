@@ -94,6 +94,8 @@ export function CostBars({ ways, width, currency }: Props) {
   const common = {
     data: rows,
     layout: 'vertical' as const,
+    // A picture beside its table: nothing in it takes the keyboard.
+    accessibilityLayer: false,
     width,
     height: ways.length * ROW_HEIGHT + AXIS_HEIGHT,
     margin: { top: 0, right: 12, bottom: 0, left: 4 },

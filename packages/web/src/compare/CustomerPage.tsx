@@ -94,7 +94,9 @@ export function CustomerPage() {
                 <div>
                   <h2>{way.label}</h2>
                   <p>
-                    Cures it in about {Math.round(way.cures * 10)} of 10 such cases. {when(way)}
+                    {way.kind === 'refer'
+                      ? 'Full diagnosis and repair there.'
+                      : `Cures it in about ${Math.round(way.cures * 10)} of 10 such cases. ${when(way)}`}
                     {way.seizure !== null && way.seizure >= 0.1
                       ? ` The old sensor may break when it is drawn: about ${Math.round(way.seizure * 10)} in 10.`
                       : ''}

@@ -42,6 +42,7 @@ export function Tornado({ sensitivities, best, rival, currency }: Props) {
           <BarChart
             data={rows}
             layout="vertical"
+            accessibilityLayer={false}
             width={230}
             height={rows.length * 24 + 22}
             margin={{ top: 0, right: 12, bottom: 0, left: 4 }}

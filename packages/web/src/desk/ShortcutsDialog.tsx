@@ -62,9 +62,10 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
 
 export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="shortcuts-title" maxWidth="sm" fullWidth>
+    <Dialog open={open} onClose={onClose} aria-labelledby="shortcuts-title" maxWidth="md" fullWidth>
       <DialogTitle id="shortcuts-title">Keys</DialogTitle>
-      <DialogContent>
+      {/* Reachable by Tab: on a low screen it scrolls. */}
+      <DialogContent tabIndex={0} className="keys-columns">
         {GROUPS.map(({ where, keys }) => (
           <section key={where}>
             <h3 className="kicker">{where}</h3>

@@ -1,0 +1,122 @@
+import { expect, test, type Page } from '@playwright/test';
+
+interface Compared {
+  sentence: string;
+  ways: Array<{ id: string; label: string; allIn: { mean: number; p10: number; p90: number } }>;
+}
+
+/** Opens a docket from words and goes to its comparison by key; gives the docket's id. */
+const compare = async (page: Page, words: string): Promise<string> => {
+  await page.goto('/');
+  await page.keyboard.type(words);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.keyboard.press('w');
+  await expect(page.getByTestId('say')).toBeVisible();
+  return /docket\/([^/]+)\/compare/.exec(page.url())?.[1] ?? '';
+};
+
+const FAULT = 'abs light, C0037-2F rear left';
+const OLD = `merrowby tern 2009, ${FAULT}, very salty, iron knuckle, 190000 km`;
+const YOUNG = `merrowby tern 2023, ${FAULT}, no salt, alloy knuckle, 30000 km`;
+const firstWay = (page: Page) => page.getByRole('table').getByRole('row').nth(1).getByRole('rowheader');
+
+test('the same fault on an old salty and a young dry vehicle: another answer, and a dragged dial flips it', async ({
+  page,
+}) => {
+  await compare(page, YOUNG);
+  await expect(firstWay(page)).toContainText('wheel speed sensor');
+  const young = await page.getByTestId('say').innerText();
+  expect(young).toMatch(/^The wheel speed sensor alone is cheaper than .* by about €\d+ on average/);
+
+  const id = await compare(page, OLD);
+  await expect(firstWay(page)).toContainText('refer it to a workshop');
+  expect(await page.getByTestId('say').innerText()).not.toBe(young);
+
+  const dials = page.getByRole('region', { name: 'What if' });
+  const snap = dials.getByRole('slider', { name: 'chance that the sensor snaps' });
+  await expect(snap).toHaveAttribute('aria-valuetext', /in 100/);
+  await expect(dials).toContainText(/from \d+ in 100: refer it to a workshop/);
+  await snap.focus();
+  await page.keyboard.press('Home');
+  await expect(snap).toHaveAttribute('aria-valuetext', '0 in 100');
+  await expect(firstWay(page)).toContainText('wheel speed sensor');
+  await expect(page.getByRole('region', { name: 'What matters most' })).toContainText(/leads/);
+
+  // What is only tried changes no docket; kept, it does.
+  await page.reload();
+  await expect(firstWay(page)).toContainText('refer it to a workshop');
+  await expect(dials).toContainText(/no flip|from \d+/);
+  await snap.focus();
+  await page.keyboard.press('Home');
+  await dials.getByRole('button', { name: 'keep on the docket' }).click();
+  await expect(page.getByRole('region', { name: 'This job' })).toContainText('set by hand to 0 in 100');
+  const kept = (await (await page.request.get(`/api/dockets/${id}`)).json()) as {
+    docket: { options: { seizure: { chance: number } } };
+  };
+  expect(kept.docket.options.seizure.chance).toBe(0);
+});
+
+test('the page shows the very figures of the server', async ({ page }) => {
+  const id = await compare(page, OLD);
+  const server = (await (await page.request.get(`/api/dockets/${id}/compare`)).json()) as Compared;
+  await expect(page.getByTestId('say')).toHaveText(server.sentence);
+  const euros = (amount: number) =>
+    new Intl.NumberFormat('en-GB', { style: 'currency', currency: 'EUR', maximumFractionDigits: 0 }).format(
+      amount,
+    );
+  await page.getByRole('button', { name: `all ${server.ways.length} ways` }).click();
+  for (const [i, way] of server.ways.entries()) {
+    const row = page
+      .getByRole('table')
+      .getByRole('row')
+      .nth(i + 1);
+    await expect(row).toContainText(way.label);
+    await expect(row).toContainText(euros(way.allIn.mean));
+    await expect(row).toContainText(`${euros(way.allIn.p10)} to ${euros(way.allIn.p90)}`);
+  }
+});
+
+test('a way is taken with its parts, the others are kept with the reason, and the customer sees no margin', async ({
+  page,
+}) => {
+  const id = await compare(page, OLD);
+  await page.keyboard.press('y');
+  await expect(page.getByRole('columnheader', { name: 'Margin' })).toBeVisible();
+  await expect(page.getByRole('table')).toContainText(/\d+ % on €/);
+
+  await page.keyboard.press('p');
+  const sheet = page.getByRole('article', { name: 'Ways to fix it' });
+  await expect(sheet).toContainText('tone ring and wheel speed sensor');
+  await expect(sheet).toContainText(/of 10 such cases/);
+  await expect(sheet).not.toContainText(/margin|cost(s)? us|%/i);
+  await page.keyboard.press('b');
+
+  await page.getByRole('button', { name: 'Take tone ring and wheel speed sensor' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Take the tone ring and wheel speed sensor' });
+  await dialog.getByLabel('tone ring, good aftermarket').fill('must leave today');
+  await dialog.getByRole('button', { name: 'Put it on the order' }).click();
+  const order = page.getByRole('region', { name: 'Order' });
+  await expect(order).toContainText('tone ring and wheel speed sensor');
+  await expect(order.getByRole('row')).not.toHaveCount(3);
+  await order.getByText(/other ways were compared and left/).click();
+  await expect(order).toContainText('must leave today');
+  await expect(order).toContainText(/dearer on average|cheaper on average/);
+  const { docket } = (await (await page.request.get(`/api/dockets/${id}`)).json()) as {
+    docket: { chosen: { parts: unknown[]; priceCents: number }; declined: unknown[] };
+  };
+  expect(docket.chosen.parts).toHaveLength(2);
+  expect(Number.isInteger(docket.chosen.priceCents)).toBe(true);
+  expect(docket.declined.length).toBeGreaterThan(2);
+});
+
+test('one who fixes it alone is told whether that is worth it', async ({ page }) => {
+  await compare(page, YOUNG);
+  await page
+    .getByRole('region', { name: 'This job' })
+    .getByRole('combobox', { name: 'Customer' })
+    .selectOption('self');
+  await expect(page.getByRole('region', { name: 'The schools' })).toContainText(
+    /Doing it yourself (saves|costs)/,
+  );
+});
