@@ -1,6 +1,7 @@
-import { advise, bareIntake, bareKnowledge, readIntake } from '@hardy/core';
+import { advise, bareIntake, bareKnowledge, compareBench, readIntake } from '@hardy/core';
 import { keystrokes } from './keystroke.ts';
 import { firstLoadBytes } from './firstLoad.ts';
+import { compareTimes } from './compareTimes.ts';
 import { fullDocket } from './fullDocket.ts';
 import { measure, reference, type Timing } from './measure.ts';
 import { posteriorTimes } from './posteriorTimes.ts';
@@ -44,6 +45,17 @@ say(
   'intake, scan report of 1 MB',
   measure(() => readIntake(report, context), 7, 1),
   'target under 300 ms',
+);
+const compared = compareTimes();
+say('six ways over 200,000 draws', compared.ours, 'target under 200 ms');
+process.stdout.write(
+  `the same as a straightforward loop, a draw and a way at a time: ${compared.straight.median.toFixed(0)} ms, ${(compared.straight.median / compared.ours.median).toFixed(1)} x ours\n`,
+);
+const bench = compareBench(fullDocket, knowledge);
+say(
+  'a dial turned: plan, ways and 20,000 draws',
+  measure(() => bench.compare({ 'labour-rate': 80 }, false), 25),
+  'target under 100 ms',
 );
 const trace = traceTimes();
 process.stdout.write(

@@ -34,6 +34,43 @@ describe('hardy', () => {
     });
   });
 
+  test('fit: candidates by part and wheel end, and what still splits them', async () => {
+    const docket = (vehicle: object) =>
+      file('fit.json', JSON.stringify({ format: 'hardy-spoke/docket', version: 1, vehicle }));
+    const fit = await run(['fit', docket({ catalogueId: 'mer-tern-16' })], NOW);
+    expect(fit).toMatchObject({ format: 'hardy-spoke/fit', vehicle: 'mer-tern-16' });
+    expect(JSON.stringify(fit)).toContain('hubMaker');
+    const settled = await run(
+      [
+        'fit',
+        docket({ catalogueId: 'mer-tern-16', attributes: { hubMaker: 'Halvarn' }, buildDate: '2018-05' }),
+      ],
+      NOW,
+    );
+    expect(settled).not.toMatchObject({ questions: [{ about: 'hubMaker' }] });
+    await expect(run(['fit', docket({})], NOW)).rejects.toThrow(/catalogueId/);
+    await expect(run(['fit', docket({ catalogueId: 'no-such' })], NOW)).rejects.toThrow(/no-such/);
+  });
+
+  test('compare: every way with its cost, the same for the same seed', async () => {
+    const docket = file(
+      'compare.json',
+      JSON.stringify({
+        format: 'hardy-spoke/docket',
+        version: 1,
+        vehicle: { catalogueId: 'mer-tern-16', buildDate: '2018-05' },
+        codes: [{ code: 'C0037-13' }],
+      }),
+    );
+    const first = await run(['compare', docket], NOW);
+    expect(first).toMatchObject({ format: 'hardy-spoke/comparison', version: 1, wheelEnd: 'A2L', seed: 1 });
+    expect(await run(['compare', docket], NOW)).toEqual(first);
+    expect(await run(['compare', docket, '--seed', '2'], NOW)).not.toEqual(first);
+    await expect(run(['compare', docket, '--seed', 'x'], NOW)).rejects.toThrow(/--seed/);
+    const lost = file('lost.json', JSON.stringify({ format: 'hardy-spoke/docket', version: 1 }));
+    await expect(run(['compare', lost], NOW)).rejects.toThrow(/wheelEnd.*not known/);
+  });
+
   test('intake with its options', async () => {
     const notes = file('notes.txt', "driver's front, abs light");
     expect(await run(['intake', notes], NOW)).toMatchObject({

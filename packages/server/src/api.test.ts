@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { Advice, Docket, parse } from '@hardy/core';
+import { Advice, Comparison, Docket, parse } from '@hardy/core';
 import { ENTITIES } from './store/entities.ts';
 import { openScenario } from './tests/openScenario.ts';
 
@@ -139,6 +139,30 @@ describe('dockets', () => {
     ).body;
     expect(after.docket.checks).toEqual([{ check: 'visual.connector', result: 'corroded' }]);
     expect(after.advice.causes[0]).toMatchObject({ cause: 'wiring', wheelEnd: 'A1L' });
+  });
+
+  test('the ways of a docket compared: checked, seeded, and refused while there is no corner', async () => {
+    const view = await opened();
+    const first = await api('GET', `/dockets/${view.id}/compare`);
+    expect(first.status).toBe(200);
+    parse(Comparison, first.body);
+    expect((await api('GET', `/dockets/${view.id}/compare?seed=1`)).body).toEqual(first.body);
+    expect((await api('GET', `/dockets/${view.id}/compare?seed=-3`)).status).toBe(400);
+    const lost = await opened('abs light');
+    expect((await api('GET', `/dockets/${lost.id}/compare`)).status).toBe(400);
+  });
+
+  test('a docket of older days with prices as fractions is read in whole hundredths', async () => {
+    const view = await opened('fleet P-23 abs light C1B30');
+    const taken = await api('PUT', `/dockets/${view.id}`, {
+      version: view.version,
+      label: 'taken',
+      docket: {
+        ...view.docket,
+        chosen: { part: 'sensor', wheelEnd: 'A1L', price: 41.5, allInMean: 199.99, cures: 0.5 },
+      },
+    });
+    expect((taken.body as View).docket.chosen).toMatchObject({ priceCents: 4150, allInMeanCents: 19999 });
   });
 
   test('taking an offer and closing set the state; closed ones are found again', async () => {

@@ -71,7 +71,7 @@ export function WaysTable({ comparison, ways, axles, trade, onTake }: Props) {
                         {'\u25B8'}
                       </span>
                       {schools.length === comparison.schools.length && schools.length > 1
-                        ? 'every school sells this'
+                        ? 'every school takes this'
                         : schools.join(', ')}
                     </>
                   ) : (
