@@ -17,6 +17,7 @@ const COARSE_CLOCK = 0.3;
 
 const usualInterval = (time: Float64Array): number => {
   const n = time.length - 1;
+  if (n < 1) return 0;
   const stride = Math.max(1, Math.floor(n / 20000));
   const steps = new Float64Array(Math.ceil(n / stride));
   let count = 0;

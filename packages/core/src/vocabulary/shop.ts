@@ -8,7 +8,10 @@ export const ShopSettings = z.object({
   trafficSide: Side.default('right'),
   currency: z
     .string()
-    .regex(/^[A-Z]{3}$/, 'is not a currency; write the three letters of ISO 4217')
+    .refine((letters) => Intl.supportedValuesOf('currency').includes(letters), {
+      error: ({ input }) =>
+        `"${String(input)}" is not a currency; write the three letters of ISO 4217, such as EUR`,
+    })
     .default('EUR'),
   school: School.default('test-first'),
   units: z.enum(['metric', 'imperial']).default('metric'),

@@ -9,7 +9,16 @@ import { call } from '../api/client.ts';
 import { AssumptionTable } from './AssumptionTable.tsx';
 import type { AssumptionLine, Effect } from './types.ts';
 
-const DAILY = ['labour.rate', 'idle-day.cost', 'refer.cost', 'comeback.cost'];
+const DAILY = [
+  'labour.rate',
+  'tax.percent',
+  'trade.discount',
+  'horizon.years',
+  'idle-day.cost',
+  'idle-day.fleet',
+  'refer.cost',
+  'comeback.cost',
+];
 
 /** What the shop sets for itself: its ways, and every judgement number with its reason. */
 export function SetupScreen() {
