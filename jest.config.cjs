@@ -5,7 +5,7 @@ module.exports = {
   testMatch: ['**/*.test.ts'],
   transform: {
     '^.+\\.(tsx?|js)$': [
-      '@swc/jest',
+      '<rootDir>/scripts/jestTransform.cjs',
       {
         jsc: {
           target: 'es2022',
