@@ -245,9 +245,13 @@ describe('the store', () => {
 
   test('the history of a docket can be added to, never changed', async () => {
     const connection = server.running.orm.em.fork().getConnection();
-    await expect(connection.execute('update docket_change set label = ?', ['x'])).rejects.toThrow(
-      /append-only/,
-    );
-    await expect(connection.execute('delete from docket_change')).rejects.toThrow(/append-only/);
+    // The driver's errors may be of another test file's context, so they are read as text.
+    const refused = (sql: string) =>
+      connection.execute(sql).then(
+        () => 'done',
+        (error: unknown) => String(error),
+      );
+    expect(await refused(`update docket_change set label = 'x'`)).toMatch(/append-only/);
+    expect(await refused('delete from docket_change')).toMatch(/append-only/);
   });
 });
