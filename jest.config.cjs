@@ -5,7 +5,7 @@ module.exports = {
   testMatch: ['**/*.test.ts'],
   transform: {
     '^.+\\.(tsx?|js)$': [
-      '<rootDir>/scripts/jestTransform.cjs',
+      '<rootDir>/jest.transform.cjs',
       {
         jsc: {
           target: 'es2022',

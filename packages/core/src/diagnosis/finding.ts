@@ -45,3 +45,20 @@ export interface Evidence {
   readonly complaints: readonly Complaint[];
   readonly shared: readonly SharedFinding[];
 }
+
+/**
+ * The same chance, looked up once for each cause and way of building: a finding is asked for it in every state, for
+ * every fact that is left out to see what it did.
+ */
+export const onceEach = (chance: Finding['seen']): Finding['seen'] => {
+  const known = new Map<Architecture, Map<Cause | null, number>>();
+  return (cause, architecture) => {
+    let here = known.get(architecture);
+    if (!here) known.set(architecture, (here = new Map<Cause | null, number>()));
+    const hit = here.get(cause);
+    if (hit !== undefined) return hit;
+    const value = chance(cause, architecture);
+    here.set(cause, value);
+    return value;
+  };
+};

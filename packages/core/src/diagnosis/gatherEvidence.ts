@@ -10,7 +10,7 @@ import type { Cause, Symptom } from '../vocabulary/words.ts';
 import { axleOf, isCentre, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { checkChance } from './checkTable.ts';
-import type { Complaint, Evidence, Finding, SharedFinding } from './finding.ts';
+import { onceEach, type Complaint, type Evidence, type Finding, type SharedFinding } from './finding.ts';
 import { mechanismOf } from './mechanism.ts';
 
 /** What turning a docket into evidence needs to know of the vehicle. */
@@ -358,7 +358,11 @@ export const gatherEvidence = (
       seen: (cause) => (cause === null || SHARED.has(cause) ? a.get('claim.sound') : a.get('claim.faulty')),
     });
   return {
-    findings,
+    findings: findings.map((finding) => ({
+      ...finding,
+      seen: onceEach(finding.seen),
+      ...(finding.normal ? { normal: onceEach(finding.normal) } : {}),
+    })),
     complaints: complaintsOf(docket.symptoms ?? [], context),
     shared: sharedFindings(docket, codes, a),
   };

@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { NORMAL_RESULT } from '../checks/readCheck.ts';
 import { checkChance, resultsOf } from '../diagnosis/checkTable.ts';
-import type { Finding } from '../diagnosis/finding.ts';
+import { onceEach, type Finding } from '../diagnosis/finding.ts';
 import { mechanismOf } from '../diagnosis/mechanism.ts';
 import { likelihood } from '../diagnosis/likelihood.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
@@ -82,8 +82,8 @@ const checkOf = (
       wheelEnd: null,
       mechanism: entry.table,
       kind: 'check',
-      seen: (cause) => checkChance(entry.table, result, cause, a),
-      normal: (cause) => checkChance(entry.table, normal ?? result, cause, a),
+      seen: onceEach((cause) => checkChance(entry.table, result, cause, a)),
+      normal: onceEach((cause) => checkChance(entry.table, normal ?? result, cause, a)),
       isNormal: result === normal,
     };
     const power = known.has(mechanismOf(entry.check, result)) ? a.get('correlation.repeat') : 1;

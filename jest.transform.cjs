@@ -1,8 +1,8 @@
-const { createTransformer } = require('@swc/jest').default ?? require('@swc/jest');
+const { createTransformer } = require('@swc/jest');
 
 /*
  * Jest runs every test file in a context of its own, where looking up a global such as Math or Float64Array goes
- * through a hook and costs a hundred times what it does outside: computing code would be tested at a tenth of its speed.
+ * through a hook: computing code was tested at a tenth to a half of the speed it runs at.
  * Each module therefore takes the globals it computes with into constants of its own first.
  */
 const GLOBALS = [
@@ -10,11 +10,9 @@ const GLOBALS = [
   'Boolean',
   'Float32Array',
   'Float64Array',
-  'Infinity',
   'JSON',
   'Map',
   'Math',
-  'NaN',
   'Number',
   'Object',
   'Set',
@@ -23,7 +21,7 @@ const GLOBALS = [
   'Uint32Array',
   'Uint8Array',
 ];
-const PROLOGUE = `const { ${GLOBALS.filter((name) => !['Infinity', 'NaN'].includes(name)).join(', ')} } = globalThis;`;
+const PROLOGUE = `const { ${GLOBALS.join(', ')} } = globalThis;`;
 
 module.exports = {
   createTransformer(options) {
