@@ -47,6 +47,5 @@ export const traceTimes = (samples = 1_000_000) => {
     parse: middle(parse),
     read: middle(read),
     study: middle(study),
-    peakMegabytes: process.resourceUsage().maxRSS / 1000,
   };
 };

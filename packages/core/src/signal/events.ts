@@ -111,11 +111,12 @@ export const findEvents = (
       });
     from = -1;
   };
+  const [slowest, band] = [SLOWEST_SEEN_KMH, bandOf];
   for (let s = 0; s < quick.length; s++) {
     const m = motion[s] as number;
     const value = quick[s] as number;
     const size = value < 0 ? -value : value;
-    const stands = m > SLOWEST_SEEN_KMH && size > LEAST_DEPTH * m && size > (thresholds[bandOf(m)] as number);
+    const stands = m > slowest && size > LEAST_DEPTH * m && size > (thresholds[band(m)] as number);
     if (from >= 0 && (!stands || value * sign < 0)) close(s - 1);
     if (!stands) continue;
     if (from < 0) {

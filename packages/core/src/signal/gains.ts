@@ -57,6 +57,7 @@ const blockLogs = (
   at: Uint32Array,
   length: number,
 ): Float64Array => {
+  const [lowest, highest] = [LOST_SHARE, 1 / LOST_SHARE];
   const values = new Float64Array(at.length);
   const scratch = new Float64Array(length);
   for (let i = 0; i < at.length; i++) {
@@ -66,7 +67,7 @@ const blockLogs = (
     for (let s = from; s < from + length; s++) {
       const v = kmh[s] as number;
       const m = motion[s] as number;
-      if (v > m * LOST_SHARE && v < m / LOST_SHARE) {
+      if (v > m * lowest && v < m * highest) {
         scratch[count++] = v / m;
         speed = m;
       }

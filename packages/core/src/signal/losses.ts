@@ -43,6 +43,7 @@ export const lossesOf = (
   let longest = 0;
   let since = -1;
   let started = 0;
+  const share = LOST_SHARE;
   for (let s = 0; s < motion.length; s++) {
     const m = motion[s] as number;
     if (!(m > 1.5)) continue;
@@ -53,7 +54,7 @@ export const lossesOf = (
       continue;
     }
     const v = value * inverse;
-    const isLost = v < m * LOST_SHARE && m - v > LEAST_LOSS_KMH;
+    const isLost = v < m * share && m - v > LEAST_LOSS_KMH;
     if (m < SPEEDS) {
       const at = isLost ? lostAt : seenAt;
       at[Math.floor(m)] = (at[Math.floor(m)] as number) + 1;

@@ -46,6 +46,7 @@ const deepestOnly = (events: readonly Placed[], metres: number): Placed[] => {
   return kept;
 };
 
+/** Rayleigh power summed over stretches: twice n R^2 of each, chi-square with two degrees a stretch by chance. */
 interface Trial {
   readonly power: number;
   readonly degrees: number;
@@ -57,19 +58,6 @@ interface Arrows {
   readonly sin: Float64Array;
   readonly counts: Float64Array;
 }
-
-/** Rayleigh power summed over stretches: twice n R^2 of each, chi-square with two degrees a stretch by chance. */
-const powerOf = ({ cos, sin, counts }: Arrows): Trial => {
-  let power = 0;
-  let degrees = 0;
-  for (let k = 0; k < counts.length; k++) {
-    const count = counts[k] as number;
-    if (count < 2) continue;
-    power += (2 * ((cos[k] as number) ** 2 + (sin[k] as number) ** 2)) / count;
-    degrees += 2;
-  }
-  return { power, degrees };
-};
 
 const emptyArrows = (stretches: number): Arrows => ({
   cos: new Float64Array(stretches),
@@ -96,12 +84,12 @@ const arrowsAt = (
 
 /**
  * Power at evenly spaced turns a metre from `from` on. An arrow moves by the same angle from one to the next, so it is
- * turned by one complex product, not by sine and cosine anew.
+ * turned by one complex product, not by sine and cosine anew. Events come in order of distance, so those of a stretch
+ * stand together and are summed up in one run.
  */
 const scanTurns = (
   events: readonly Placed[],
   shift: number,
-  stretches: number,
   from: number,
   step: number,
   count: number,
@@ -112,33 +100,41 @@ const scanTurns = (
   const y = new Float64Array(n);
   const dx = new Float64Array(n);
   const dy = new Float64Array(n);
-  const slot = new Uint32Array(n);
-  const arrows = emptyArrows(stretches);
+  const ends: number[] = [];
+  let degrees = 0;
   events.forEach((event, i) => {
     const metres = (event.metres - shift * event.step) * 2 * Math.PI;
     x[i] = Math.cos(metres * from);
     y[i] = Math.sin(metres * from);
     dx[i] = Math.cos(metres * step);
     dy[i] = Math.sin(metres * step);
-    slot[i] = event.stretch;
-    arrows.counts[event.stretch] = (arrows.counts[event.stretch] as number) + 1;
-  });
-  const { cos, sin } = arrows;
-  for (let k = 0; k < count; k++) {
-    cos.fill(0);
-    sin.fill(0);
-    for (let i = 0; i < n; i++) {
-      const a = x[i] as number;
-      const b = y[i] as number;
-      const c = dx[i] as number;
-      const d = dy[i] as number;
-      const s = slot[i] as number;
-      cos[s] = (cos[s] as number) + a;
-      sin[s] = (sin[s] as number) + b;
-      x[i] = a * c - b * d;
-      y[i] = a * d + b * c;
+    if (events[i + 1]?.stretch !== event.stretch) {
+      if (i + 1 - (ends.at(-1) ?? 0) >= 2) degrees += 2;
+      ends.push(i + 1);
     }
-    each(from + k * step, powerOf(arrows));
+  });
+  const last = Uint32Array.from(ends);
+  for (let k = 0; k < count; k++) {
+    let power = 0;
+    let start = 0;
+    for (let stretch = 0; stretch < last.length; stretch++) {
+      const end = last[stretch] as number;
+      let cos = 0;
+      let sin = 0;
+      for (let i = start; i < end; i++) {
+        const a = x[i] as number;
+        const b = y[i] as number;
+        const c = dx[i] as number;
+        const d = dy[i] as number;
+        cos += a;
+        sin += b;
+        x[i] = a * c - b * d;
+        y[i] = a * d + b * c;
+      }
+      if (end - start >= 2) power += (2 * (cos * cos + sin * sin)) / (end - start);
+      start = end;
+    }
+    each(from + k * step, { power, degrees });
   }
 };
 
@@ -190,7 +186,7 @@ const testUpTo = (
   const step = 1 / (together * Math.sqrt(range.from * range.to) * OVERSAMPLING);
   const trials = Math.ceil((to - from) / step) + 1;
   for (const shift of [0, 0.5])
-    scanTurns(events, shift, stretches, from, step, trials, (turnsPerMetre, { power, degrees }) => {
+    scanTurns(events, shift, from, step, trials, (turnsPerMetre, { power, degrees }) => {
       if (power > best.power) best = { power, degrees, circumference: 1 / turnsPerMetre, shift };
     });
   if (best.degrees === 0) return null;

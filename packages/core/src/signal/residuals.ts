@@ -1,7 +1,12 @@
 import { axleOf } from '../vocabulary/wheelEndWords.ts';
-import { LOST_ABOVE_KMH, LOST_SHARE } from './commonMotion.ts';
+import { LOST_ABOVE_KMH as LOST_ABOVE, LOST_SHARE as LOST } from './commonMotion.ts';
 import { medianOf } from './order.ts';
 import { sideSign, type WheelLog } from './wheelLog.ts';
+
+// Taken into this module once: the loops below run over millions of samples, and a constant of another module is looked
+// up through it each time.
+const LOST_SHARE = LOST;
+const LOST_ABOVE_KMH = LOST_ABOVE;
 
 /** Upper edges in km/h of the speed bands in which noise is measured. */
 export const SPEED_BANDS = [5, 10, 20, 40, 80, Infinity] as const;
