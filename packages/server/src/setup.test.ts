@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { ShopSettings} from '@hardy/core';
+import type { ShopSettings } from '@hardy/core';
 import { DEFAULT_ASSUMPTIONS, type Advice, type Knowledge } from '@hardy/core';
 import { openScenario } from './tests/openScenario.ts';
 

@@ -80,9 +80,9 @@ export const partFromRaw = (row: Raw): CataloguePart => ({
   barcode: text(row.barcode),
   supersededBy: text(row.superseded_by),
   interchange: text(row.interchange),
-  contents: JSON.parse(String(row.contents)) as CataloguePart['contents'],
+  contents: row.contents === '[]' ? [] : (JSON.parse(String(row.contents)) as CataloguePart['contents']),
   measures: JSON.parse(String(row.measures)) as CataloguePart['measures'],
-  looks: JSON.parse(String(row.looks)) as CataloguePart['looks'],
+  looks: row.looks === '{}' ? {} : (JSON.parse(String(row.looks)) as CataloguePart['looks']),
   ohmsLow: row.ohms_low == null ? null : Number(row.ohms_low),
   ohmsHigh: row.ohms_high == null ? null : Number(row.ohms_high),
   costCents: row.cost_cents == null ? null : Number(row.cost_cents),
@@ -95,7 +95,8 @@ export const applicationFromRaw = (row: Raw): Application => ({
   wheelEnds: String(row.wheel_ends).split(' '),
   builtFrom: text(row.built_from),
   builtTo: text(row.built_to),
-  conditions: JSON.parse(String(row.conditions)) as Application['conditions'],
+  conditions:
+    row.conditions === '{}' ? {} : (JSON.parse(String(row.conditions)) as Application['conditions']),
 });
 
 export const jobFromRaw = (row: Raw): JobNote => ({

@@ -79,7 +79,11 @@ export const sliceFor = async (em: EntityManager, vehicleId: string): Promise<Ca
   const jobs = (await rows('select * from job_note where vehicle_id = ?', [vehicleId])).map(jobFromRaw);
   // The parts the rows name, the others of their interchange groups, and what goes along.
   const known = new Map<string, CataloguePart>();
-  const add = (found: Raw[]) => found.map(partFromRaw).forEach((part) => known.set(part.number, part));
+  const add = (found: Raw[]) => {
+    // A part comes in by its row and by its group: it is read once.
+    for (const row of found)
+      if (!known.has(String(row.number))) known.set(String(row.number), partFromRaw(row));
+  };
   const along = companions.map(({ companionNumber }) => companionNumber);
   add(
     await rows(
