@@ -117,8 +117,7 @@ const scanTurns = (
   for (let k = 0; k < count; k++) {
     let power = 0;
     let start = 0;
-    for (let stretch = 0; stretch < last.length; stretch++) {
-      const end = last[stretch] as number;
+    for (const end of last) {
       let cos = 0;
       let sin = 0;
       for (let i = start; i < end; i++) {
