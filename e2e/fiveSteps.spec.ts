@@ -80,6 +80,7 @@ test('the whole job by keyboard alone: words, verdict, checks, order, sheet, out
   await key('Enter');
   await expect(page.getByRole('status')).toContainText('Closed: cured');
   await key('b');
+  await expect(page.getByRole('textbox', { name: 'Counter line' })).toBeFocused();
   await page.getByRole('textbox', { name: 'Find a docket' }).focus();
   await page.keyboard.type(number);
   const found = page.getByRole('row', { name: new RegExp(number) });
