@@ -120,3 +120,21 @@ test('one who fixes it alone is told whether that is worth it', async ({ page })
     /Doing it yourself (saves|costs)/,
   );
 });
+
+test('a soaking time that is none is told where it stands and not kept; a good one eases the snap', async ({
+  page,
+}) => {
+  await compare(page, OLD);
+  const job = page.getByRole('region', { name: 'This job' });
+  const soaked = job.getByRole('textbox', { name: 'Soaked, h' });
+  await soaked.fill('a while');
+  await soaked.press('Enter');
+  await expect(job.getByRole('alert')).toContainText('"a while" is not a number; give h');
+  await expect(soaked).toHaveValue('a while');
+  const snap = page.getByRole('slider', { name: 'chance that the sensor snaps' });
+  const before = Number(await snap.getAttribute('aria-valuenow'));
+  await soaked.fill('12');
+  await soaked.press('Enter');
+  await expect(job.getByRole('alert')).toHaveCount(0);
+  await expect.poll(async () => Number(await snap.getAttribute('aria-valuenow'))).toBeLessThan(before);
+});

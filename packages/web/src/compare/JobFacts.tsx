@@ -1,5 +1,6 @@
 import type { Docket } from '@hardy/core/plain';
 import { InlineSelect, InlineText } from '../docket/Inline.tsx';
+import { numberWithin } from '../docket/numberWithin.ts';
 
 interface Props {
   docket: Docket;
@@ -7,6 +8,8 @@ interface Props {
 }
 
 type Options = NonNullable<Docket['options']>;
+
+const hoursFrom = (text: string) => numberWithin(text, 'h', 0, 1000);
 
 /** What only this job knows: whose it is, and what is known of the old sensor in its bore. */
 export function JobFacts({ docket, change }: Props) {
@@ -16,9 +19,8 @@ export function JobFacts({ docket, change }: Props) {
   const setSeizure = (label: string, more: NonNullable<Options['seizure']>) =>
     setOptions(label, { seizure: { ...seizure, ...more } });
   const soaked = (text: string | null) => {
-    const value = text === null ? null : Number(text.replace(',', '.').replace(/\s*h$/, ''));
-    if (value === null || (Number.isFinite(value) && value >= 0 && value <= 1000))
-      setSeizure('soaking time', { soakedHours: value });
+    const read = text === null ? { value: null } : hoursFrom(text);
+    if ('value' in read) setSeizure('soaking time', { soakedHours: read.value });
   };
   return (
     <section aria-label="This job">
@@ -94,6 +96,10 @@ export function JobFacts({ docket, change }: Props) {
               id="job-soaked"
               value={seizure.soakedHours == null ? null : String(seizure.soakedHours)}
               placeholder="not yet: oil it and wait"
+              problemWith={(text) => {
+                const read = hoursFrom(text);
+                return 'problem' in read ? read.problem : null;
+              }}
               onChange={soaked}
             />
           </dd>

@@ -7,11 +7,12 @@ interface Props {
   options?: readonly string[];
   placeholder?: string;
   said?: string | undefined;
+  problemWith?: (text: string) => string | null;
   onChange: (value: string | null) => void;
 }
 
 /** One fact of the vehicle with its name, edited where it stands. */
-export function EditableField({ label, value, options, placeholder, said, onChange }: Props) {
+export function EditableField({ label, value, options, placeholder, said, problemWith, onChange }: Props) {
   const id = useId();
   return (
     <div className="field">
@@ -28,7 +29,13 @@ export function EditableField({ label, value, options, placeholder, said, onChan
             onChange={onChange}
           />
         ) : (
-          <InlineText id={id} value={value} {...(placeholder ? { placeholder } : {})} onChange={onChange} />
+          <InlineText
+            id={id}
+            value={value}
+            {...(placeholder ? { placeholder } : {})}
+            {...(problemWith ? { problemWith } : {})}
+            onChange={onChange}
+          />
         )}
         {said && <span className="fact-said">{said}</span>}
       </dd>

@@ -8,6 +8,7 @@ import { EditableField } from './EditableField.tsx';
 import { Fact } from './Fact.tsx';
 import { without, type Change } from './factEdits.ts';
 import { HistoryList } from './HistoryList.tsx';
+import { numberWithin } from './numberWithin.ts';
 
 interface Props {
   id: string;
@@ -16,6 +17,8 @@ interface Props {
   change: Change;
   onAddCheck: () => void;
 }
+
+const kmFrom = (text: string) => numberWithin(text, 'km', 0, 5_000_000);
 
 const Section = ({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) => (
   <section className="facts-section" aria-label={title}>
@@ -72,10 +75,17 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
             label="Driven, km"
             value={vehicle.distanceKm == null ? null : String(vehicle.distanceKm)}
             said={said('vehicle.distanceKm')}
+            problemWith={(text) => {
+              const read = kmFrom(text);
+              return 'problem' in read ? read.problem : null;
+            }}
             onChange={(text) => {
-              const km = text === null ? null : Number(text.replace(/[ .,']|km$/g, ''));
-              if (km === null || (Number.isFinite(km) && km >= 0 && km <= 5e6))
-                change('distance driven', (d) => ({ ...d, vehicle: { ...d.vehicle, distanceKm: km } }));
+              const read = text === null ? { value: null } : kmFrom(text);
+              if ('value' in read)
+                change('distance driven', (d) => ({
+                  ...d,
+                  vehicle: { ...d.vehicle, distanceKm: read.value },
+                }));
             }}
           />
           <EditableField

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 
 interface TextProps {
   id?: string;
@@ -8,6 +8,8 @@ interface TextProps {
   mono?: boolean;
   /** Width in characters; the whole line where it is not given. */
   width?: number;
+  /** What is wrong with a text and how to mend it; null where it is good. A wrong one stays in the field and is not kept. */
+  problemWith?: (text: string) => string | null;
   onChange: (value: string | null) => void;
 }
 
@@ -19,16 +21,25 @@ export function InlineText({
   placeholder = 'not known',
   mono = false,
   width,
+  problemWith,
   onChange,
 }: TextProps) {
   const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const problemId = useId();
   const commit = () => {
-    if (draft !== null && draft.trim() !== (value ?? '')) onChange(draft.trim() || null);
+    const text = draft?.trim() ?? '';
+    const wrong = text ? (problemWith?.(text) ?? null) : null;
+    setProblem(wrong);
+    if (wrong) return;
+    if (draft !== null && text !== (value ?? '')) onChange(text || null);
     setDraft(null);
   };
-  return (
+  const field = (
     <input
       id={id}
+      aria-invalid={problem !== null}
+      aria-describedby={problem ? problemId : undefined}
       className={`inline ${mono ? 'mono' : ''}`}
       aria-label={label}
       style={width ? { width: `${width + 1.5}ch` } : undefined}
@@ -38,9 +49,22 @@ export function InlineText({
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') commit();
-        if (event.key === 'Escape') setDraft(null);
+        if (event.key === 'Escape') {
+          setDraft(null);
+          setProblem(null);
+        }
       }}
     />
+  );
+  return problem === null ? (
+    field
+  ) : (
+    <>
+      {field}
+      <span id={problemId} className="look-here small" role="alert">
+        {problem}
+      </span>
+    </>
   );
 }
 

@@ -6,6 +6,7 @@ import { answerQuestion } from './answerQuestion.ts';
 import { CHECK_ORDER, checkWithResult, pickableResults } from './checkResults.ts';
 import { changed, wheelChoices, without } from './factEdits.ts';
 import { MEASURE_FIELDS, measuredCheck, numberTyped } from './measureFields.ts';
+import { numberWithin } from './numberWithin.ts';
 import { orderLines, orderTotal, otherNumberNow } from './orderLines.ts';
 
 const base: Docket = { format: 'hardy-spoke/docket', version: 1, codes: [{ code: 'C0031-13' }] };
@@ -155,4 +156,33 @@ test('figures carry their units', () => {
   expect(inHundred(0.664)).toBe('66 in 100');
   expect(hours(0.7)).toBe('0.7 h');
   expect(age(new Date(Date.now() - 3 * 3600_000).toISOString())).toBe('3 hours');
+});
+
+describe('numbers typed into the facts', () => {
+  test.each([
+    ['190000', 190000],
+    ['190 000 km', 190000],
+    ['190.000', 190000],
+    ["85'500km", 85500],
+    ['0', 0],
+  ])('%s km', (text, value) => {
+    expect(numberWithin(text, 'km', 0, 5_000_000)).toEqual({ value });
+  });
+
+  test.each([
+    ['2,5 h', 2.5],
+    ['12', 12],
+  ])('%s of soaking', (text, value) => {
+    expect(numberWithin(text, 'h', 0, 1000)).toEqual({ value });
+  });
+
+  test.each([
+    ['far', /"far" is not a number; give km/],
+    ['-3', /from 0 to 5,000,000 km/],
+    ['90000000', /from 0 to 5,000,000 km/],
+    ['', /is not a number/],
+  ])('"%s" says what is wrong and how to mend it', (text, message) => {
+    const read = numberWithin(text, 'km', 0, 5_000_000);
+    expect('problem' in read ? read.problem : '').toMatch(message);
+  });
 });
