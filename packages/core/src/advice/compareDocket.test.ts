@@ -163,6 +163,16 @@ describe('a docket compared', () => {
     expect(compared(waits).meanwhile).toMatchObject({ allowed: true });
   });
 
+  test('safety outranks every price: clear play is said first, and nobody drives meanwhile', () => {
+    const loose = job(old, {
+      checks: [{ check: 'bearing.play', wheelEnd: 'A1L', result: 'clear' }],
+      options: { stock: { 'hub-assembly': 0, sensor: 0 } },
+    });
+    const comparison = compared(loose);
+    expect(comparison.sentence).toMatch(/^Do not drive it/);
+    if (comparison.meanwhile) expect(comparison.meanwhile.allowed).toBe(false);
+  });
+
   test('without a corner there is nothing to compare', () => {
     const lost = job({}, { codes: [], wheelEnd: null });
     expect(compareBench(lost, knowledge).compare()).toBeNull();

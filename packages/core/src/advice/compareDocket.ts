@@ -172,7 +172,9 @@ export const compareBench = (
         beats: beats.map((row) => [...row]),
         schools,
         rival: rivalOf(ways)?.id ?? null,
-        sentence: sayAloud(ways, beats, model),
+        sentence: mustStopDriving(here.docket)
+          ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model)}`
+          : sayAloud(ways, beats, model),
         ownWork: ownWorkOf(d, here, knowledge, best),
         meanwhile: meanwhileOf(here, { ways: [...ways] }, knowledge.currency),
       };

@@ -303,6 +303,13 @@ describe('what is said aloud', () => {
     );
   });
 
+  test('as good as each other is said so', () => {
+    const twin: Way = { ...hub, price: 40.5, cures: [1, 1] };
+    expect(said([BARE, twin])).toMatch(
+      /^The wheel speed sensor and the hub assembly come to about the same on average/,
+    );
+  });
+
   test('no snap worth a word, nothing to wait for: how often it comes out so', () => {
     expect(said([BARE, hub])).toMatch(
       /cheaper than the hub assembly by about €\d+ on average, and in \d+ of 100 such jobs\.$/,

@@ -32,6 +32,8 @@ const oneIn = (chance: number): string => {
   return `about one in ${words[n - 1] ?? n}`;
 };
 
+/** A lead smaller than this, in the shop’s currency, is none. */
+const WORTH_A_WORD = 3;
 /** A bad day is worth a word when it is cheaper by one part in twenty. */
 const BETTER_BAD_DAY = 0.95;
 /** A way that cures more rarely than this is no rival. */
@@ -95,7 +97,11 @@ export const sayAloud = (
   const turns: string[] = [];
   if (snag && snag.chance >= WORTH_SAYING && snapped > meanGap)
     turns.push(`unless it snaps, which is ${oneIn(snag.chance)} on this one`);
-  const begin = `${alone} is cheaper than ${other} by about ${money(meanGap)} on average${turns.length > 0 ? ` ${turns.join(', ')}` : ''}`;
+  const unless = turns.length > 0 ? ` ${turns.join(', ')}` : '';
+  const begin =
+    meanGap < WORTH_A_WORD
+      ? `${capital(named(best))} and ${other} come to about the same on average`
+      : `${alone} is cheaper than ${other} by about ${money(meanGap)} on average${unless}`;
   if (best.waitDays > rival.waitDays && rival.kind !== 'refer')
     return `${begin}; ${other} is the safer if it must leave today.`;
   if (rival.allIn.p90 < best.allIn.p90 * BETTER_BAD_DAY)
