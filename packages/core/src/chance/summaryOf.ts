@@ -2,7 +2,7 @@
 const BUCKETS = 1024;
 
 /** What a sample of numbers comes to. */
-export interface Summary {
+interface Summary {
   readonly mean: number;
   /** Standard error of the mean. */
   readonly error: number;

@@ -76,7 +76,7 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
   const plans = wayPlans(s);
   const cures = plans.map((way) =>
     wayCures(
-      corner,
+      corner.problem,
       way.fixes,
       way.fixes.map((_, i) => {
         const outlay = way.outlays[i];

@@ -4,7 +4,7 @@ import type { Docket } from '../vocabulary/docket.ts';
 import type { CompareModel } from './model.ts';
 
 /** One input that can be dragged: what it is, where it may go, and how it is set on a docket. */
-export interface DialRule {
+interface DialRule {
   readonly label: string;
   readonly unit: 'probability' | 'money' | 'money/h' | 'money/day' | 'years';
   /** Where it stands. */

@@ -1,7 +1,7 @@
 import { evenNumbers } from '../chance/random.ts';
 
 /** The kinds of chance a job meets. */
-export const DICE = [
+const DICE = [
   'truth',
   'cured',
   'labour',

@@ -14,7 +14,7 @@ import { solver, type Choice, type Solver } from './solve.ts';
 const FLIP_FROM = 0.01;
 
 /** What one fix is expected to do, tried first. */
-export interface FixOutcome {
+interface FixOutcome {
   readonly fix: Fix;
   readonly cures: number;
   /** Expected cost of what is best after it did not cure, the comeback itself not counted. */

@@ -118,7 +118,7 @@ export const Customer = z.object({
 const cents = z.number().int().min(0).max(1e9);
 
 /** One part of what was taken, at one wheel end. */
-export const ChosenPart = z.object({
+const ChosenPart = z.object({
   part: PartClass,
   wheelEnd: WheelEnd,
   partNumber: text(60).nullish(),

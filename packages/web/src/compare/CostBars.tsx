@@ -3,7 +3,7 @@ import { Bar, BarChart, type BarShapeProps, ErrorBar, ReferenceLine, XAxis, YAxi
 import { money } from '../format.ts';
 import { COST_GROUPS, grouped } from './costGroups.ts';
 
-export const ROW_HEIGHT = 52;
+const ROW_HEIGHT = 52;
 const AXIS_HEIGHT = 24;
 
 interface Props {
@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** Patterns, so that the parts of a bar are told apart without colour. */
-export function CostPatterns() {
+function CostPatterns() {
   return (
     <defs>
       <pattern id="cost-labour" width="6" height="6" patternUnits="userSpaceOnUse">

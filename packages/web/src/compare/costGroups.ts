@@ -10,7 +10,7 @@ export const COST_GROUPS = [
   { key: 'later', label: 'later', kinds: ['later', 'bearing', 'spared'] },
 ] as const satisfies ReadonlyArray<{ key: string; label: string; kinds: ReadonlyArray<CostPart['kind']> }>;
 
-export type CostGroup = (typeof COST_GROUPS)[number]['key'];
+type CostGroup = (typeof COST_GROUPS)[number]['key'];
 
 /** The expected cost by group. */
 export const grouped = (costs: readonly CostPart[]): Record<CostGroup, number> =>
