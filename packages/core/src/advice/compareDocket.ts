@@ -171,10 +171,10 @@ export const compareBench = (
         ways: [...ways],
         beats: beats.map((row) => [...row]),
         schools,
-        rival: rivalOf(ways)?.id ?? null,
+        rival: rivalOf(ways, here.a)?.id ?? null,
         sentence: mustStopDriving(here.docket)
-          ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model)}`
-          : sayAloud(ways, beats, model),
+          ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model, here.a)}`
+          : sayAloud(ways, beats, model, here.a),
         ownWork: ownWorkOf(d, here, knowledge, best),
         meanwhile: meanwhileOf(here, { ways: [...ways] }, knowledge.currency),
       };
@@ -198,7 +198,7 @@ export const compareBench = (
         ])[0];
       const { ways } = compareWays(start.model, seed, 1);
       const best = ways[0];
-      const rival = rivalOf(ways);
+      const rival = rivalOf(ways, start.a);
       const labelOf = new Map(ways.map(({ id, label }) => [id, label]));
       return DIALS.map((dial): Sensitivity => {
         const rule = DIAL_RULES[dial];
@@ -232,7 +232,7 @@ export const compareBench = (
           }
           left = right;
         }
-        const [lowAt, highAt] = rule.plausible(at);
+        const [lowAt, highAt] = rule.plausible(at, start.a);
         return {
           dial,
           label: rule.label,

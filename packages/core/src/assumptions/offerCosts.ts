@@ -121,6 +121,34 @@ export const OFFER_COSTS: JudgementTable = {
   'spread.wait.low': judgement(0.6, 'times', [0, 1], 'The part comes early.'),
   'spread.wait.high': judgement(2.2, 'times', [1, 10], 'The part comes late.'),
 
+  'compare.rival-from': judgement(
+    0.1,
+    'probability',
+    [0, 1],
+    'A way that cures more rarely is no rival to hold the best one against.',
+  ),
+  'compare.work-from': judgement(
+    0.02,
+    'probability',
+    [0, 1],
+    'Work without a part that cures more rarely is not worth a line.',
+  ),
+  'compare.snap-said-from': judgement(
+    0.08,
+    'probability',
+    [0, 1],
+    'A sensor that snaps more rarely is not worth a word to the customer.',
+  ),
+  ...row('dial.times', 'times', [1, 20], 'Up to how many times more, or less, one must reckon with.', {
+    seizure: 2,
+    'hub-price': 1.25,
+    'labour-rate': 1.25,
+    'idle-day': 3,
+    comeback: 2,
+  }),
+  'dial.horizon.low': judgement(0.5, 'years', [0, 20], 'One who sells soon.'),
+  'dial.horizon.high': judgement(8, 'years', [0, 20], 'A fleet that keeps it.'),
+
   ...factors('seizure.housing', 'Plastic swells and breaks; a metal body can be turned and pulled.', {
     plastic: 1.15,
     metal: 0.7,

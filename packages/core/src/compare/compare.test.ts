@@ -286,7 +286,7 @@ describe('what is said aloud', () => {
   const said = (ways: Way[]) => {
     const job = model(ways);
     const { ways: compared, beats } = compareWays(job);
-    return sayAloud(compared, beats, job);
+    return sayAloud(compared, beats, job, assumptionsWith());
   };
 
   test('cheaper unless it snaps; safer if it must leave today', () => {

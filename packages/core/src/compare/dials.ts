@@ -12,7 +12,7 @@ interface DialRule {
   /** How far it can be dragged. */
   readonly range: (at: number) => readonly [number, number];
   /** The ends one must reckon with, for the picture of what matters most. */
-  readonly plausible: (at: number) => readonly [number, number];
+  readonly plausible: (at: number, a: Assumptions) => readonly [number, number];
   readonly set: (docket: Docket, value: number) => Docket;
 }
 
@@ -22,6 +22,11 @@ const withOptions = (docket: Docket, options: NonNullable<Docket['options']>): D
 });
 const withAssumption = (docket: Docket, key: string, value: number): Docket =>
   withOptions(docket, { assumptions: { ...docket.options?.assumptions, [key]: value } });
+
+/** So many times less and more. */
+const around =
+  (dial: 'hub-price' | 'labour-rate' | 'comeback'): DialRule['plausible'] =>
+  (at, a) => [at / a.get(`dial.times.${dial}`), at * a.get(`dial.times.${dial}`)];
 
 const hubOf = (model: CompareModel) =>
   model.ways.find((way) => way.parts.length === 1 && way.parts[0]?.part === 'hub-assembly');
@@ -35,7 +40,7 @@ export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
     unit: 'probability',
     at: (_docket, model) => Math.max(0, ...model.ways.flatMap(({ snags }) => snags[0]?.chance ?? [])),
     range: () => [0, 0.9],
-    plausible: (at) => [at / 2, Math.min(0.9, at * 2)],
+    plausible: (at, a) => [at / a.get('dial.times.seizure'), Math.min(0.9, at * a.get('dial.times.seizure'))],
     set: (docket, chance) => withOptions(docket, { seizure: { ...docket.options?.seizure, chance } }),
   },
   'hub-price': {
@@ -43,7 +48,7 @@ export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
     unit: 'money',
     at: (_docket, model) => hubOf(model)?.lines[0]?.unitPrice ?? 0,
     range: (at) => [Math.round(at * 0.3), Math.round(at * 2)],
-    plausible: (at) => [at * 0.75, at * 1.25],
+    plausible: around('hub-price'),
     set: (docket, price) =>
       withOptions(docket, {
         prices: { ...docket.options?.prices, 'hub-assembly': Math.round(price * 100) / 100 },
@@ -54,7 +59,7 @@ export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
     unit: 'money/h',
     at: (docket, _model, a) => a.get(docket.customer?.kind === 'self' ? 'diy.hour-value' : 'labour.rate'),
     range: (at) => [Math.round(at * 0.25), Math.round(at * 2.5)],
-    plausible: (at) => [at * 0.75, at * 1.25],
+    plausible: around('labour-rate'),
     set: (docket, rate) =>
       docket.customer?.kind === 'self'
         ? withAssumption(docket, 'diy.hour-value', rate)
@@ -65,7 +70,7 @@ export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
     unit: 'money/day',
     at: (docket, _model, a) => a.get(idleKey(docket)),
     range: (at) => [0, Math.max(300, Math.round(at * 4))],
-    plausible: (at) => [0, at * 3],
+    plausible: (at, a) => [0, at * a.get('dial.times.idle-day')],
     set: (docket, cost) => withAssumption(docket, idleKey(docket), cost),
   },
   horizon: {
@@ -73,7 +78,7 @@ export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
     unit: 'years',
     at: (_docket, _model, a) => a.get('horizon.years'),
     range: () => [0, 10],
-    plausible: () => [0.5, 8],
+    plausible: (_at, a) => [a.get('dial.horizon.low'), a.get('dial.horizon.high')],
     set: (docket, years) => withAssumption(docket, 'horizon.years', years),
   },
   comeback: {
@@ -81,7 +86,7 @@ export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
     unit: 'money',
     at: (_docket, _model, a) => a.get('comeback.cost'),
     range: (at) => [0, Math.max(400, at * 4)],
-    plausible: (at) => [at / 2, at * 2],
+    plausible: around('comeback'),
     set: (docket, cost) => withAssumption(docket, 'comeback.cost', cost),
   },
 };

@@ -1,12 +1,10 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import { WORK_AS_DEED, type Work } from '../offers/fixes.ts';
 import type { ComparedWay } from '../vocabulary/comparison.ts';
 import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import { snapCost } from './expectedCost.ts';
 import type { CompareModel } from './model.ts';
-
-/** A sensor that snaps less often than this is not worth a word. */
-const WORTH_SAYING = 0.08;
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -36,20 +34,17 @@ const oneIn = (chance: number): string => {
 const WORTH_A_WORD = 3;
 /** A bad day is worth a word when it is cheaper by one part in twenty. */
 const BETTER_BAD_DAY = 0.95;
-/** A way that cures more rarely than this is no rival. */
-const RIVAL_FROM = 0.1;
-
 /** Whether a way does all that another does, and perhaps more: it is no alternative to it. */
 const holds = (way: ComparedWay, other: ComparedWay): boolean =>
   way.id === other.id ||
   (other.kind === 'parts' && other.parts.every(({ part }) => way.parts.some((p) => p.part === part)));
 
 /** The cheapest way that does something else than the best one; one that hardly ever cures is left aside. */
-export const rivalOf = (ways: readonly ComparedWay[]): ComparedWay | null => {
+export const rivalOf = (ways: readonly ComparedWay[], a: Assumptions): ComparedWay | null => {
   const [best] = ways;
   if (!best) return null;
   return (
-    ways.find((way) => !holds(way, best) && way.cures >= RIVAL_FROM) ??
+    ways.find((way) => !holds(way, best) && way.cures >= a.get('compare.rival-from')) ??
     ways.find((way) => way.id !== best.id) ??
     null
   );
@@ -76,9 +71,10 @@ export const sayAloud = (
   ways: readonly ComparedWay[],
   beats: readonly (readonly number[])[],
   model: CompareModel,
+  a: Assumptions,
 ): string => {
   const [best] = ways;
-  const rival = rivalOf(ways);
+  const rival = rivalOf(ways, a);
   if (!best) return 'There is nothing to compare yet.';
   if (!rival) return `${capital(named(best))} is the only way here.`;
   const money = (amount: number) => moneyInWords(amount, model.currency);
@@ -95,7 +91,7 @@ export const sayAloud = (
   const alone = capital(named(best)) + (best.parts.length === 1 ? ' alone' : '');
   const other = named(rival);
   const turns: string[] = [];
-  if (snag && snag.chance >= WORTH_SAYING && snapped > meanGap)
+  if (snag && snag.chance >= a.get('compare.snap-said-from') && snapped > meanGap)
     turns.push(`unless it snaps, which is ${oneIn(snag.chance)} on this one`);
   const unless = turns.length > 0 ? ` ${turns.join(', ')}` : '';
   const begin =

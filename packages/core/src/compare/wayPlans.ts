@@ -32,8 +32,6 @@ export interface WaySetting {
   readonly preferredOnly?: boolean;
 }
 
-/** Works less likely than this to cure are not worth a line. */
-const WORK_FROM = 0.02;
 /** Which parts are sold together at one wheel end, when both can be had: what is bad together, or breaks together. */
 const PAIRS: ReadonlyArray<readonly [PartClass, PartClass]> = [
   ['tone-ring', 'sensor'],
@@ -117,7 +115,7 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
     ];
   });
   const works = plan.outcomes.flatMap(({ fix, cures }, f): WayPlan[] =>
-    fix.kind === 'work' && cures >= WORK_FROM
+    fix.kind === 'work' && cures >= s.a.get('compare.work-from')
       ? [{ id: `work:${fix.work}`, label: WORK_IN_WORDS[fix.work], fixes: [f], outlays: [], otherSide: null }]
       : [],
   );
