@@ -14,7 +14,7 @@ import type { Docket, DocketVehicle, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { CornerFacts } from './corner.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
-import { assumptionsFor, type Knowledge } from './knowledge.ts';
+import type { Knowledge } from './knowledge.ts';
 import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
 import { questionsFor } from './questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
@@ -111,7 +111,7 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
       architecture: planned.architecture,
       slice: knowledge.slice,
       today: knowledge.today,
-      a: assumptionsFor(d.docket, knowledge),
+      a: d.a,
       preferredOnly: true,
     },
     knowledge.currency,
@@ -154,9 +154,8 @@ const OTHER_SCHOOL: Readonly<Record<School, School>> = {
  * The screen, the API and the command line all show what this returns.
  */
 export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
-  const a = assumptionsFor(docket, knowledge);
   const d = diagnose(docket, knowledge);
-  const { docket: filled, vehicle, axles, codes, corner, ends, evidence, whole, wheelEnd, loose } = d;
+  const { a, docket: filled, vehicle, axles, codes, corner, ends, evidence, whole, wheelEnd, loose } = d;
   const causes = rank(whole);
   const school = docket.options?.school ?? knowledge.school;
   const plans = endsOffered(d, a).map((end) => planAt(d, end, filled, school, knowledge, a));

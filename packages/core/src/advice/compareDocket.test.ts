@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { advise, bareKnowledge, compareBench, parse, Comparison, type Docket } from '../index.ts';
+import {
+  advise,
+  assumptionsWith,
+  bareKnowledge,
+  compareBench,
+  parse,
+  Comparison,
+  type Docket,
+} from '../index.ts';
 import { declineWay, takeOffer, takeWay } from '../handover/takeOffer.ts';
 
 const knowledge = bareKnowledge('2026-11-25');
@@ -153,6 +161,28 @@ describe('a docket compared', () => {
     expect(lead(8)).toBeLessThan(0);
   });
 
+  test('own hours are counted in work without a part too', () => {
+    const seating = (kind: 'self' | null) =>
+      compared(job(old, { customer: { kind } })).ways.find(({ id }) => id === 'work:seating');
+    const a = assumptionsWith();
+    expect(seating('self')?.labourHours).toBeCloseTo(
+      (seating(null)?.labourHours ?? 0) * a.get('diy.slower'),
+      9,
+    );
+    expect(seating('self')?.sure).toBeLessThan(seating(null)?.sure ?? 0);
+  });
+
+  test('a dial of what the job has not got has no range', () => {
+    const built = job({
+      ...old,
+      wheelEnds: { A1: { ...A1, mounting: 'in-hub', target: 'encoder-in-bearing' } },
+    });
+    const seizure = compareBench(built, knowledge)
+      .sensitivities()
+      .find(({ dial }) => dial === 'seizure');
+    expect(seizure).toMatchObject({ low: 0, high: 0, flips: [] });
+  });
+
   test('own hours, standing still, driving on: told only where they matter', () => {
     expect(compared(job(young)).ownWork).toBeNull();
     const self = compared(job(young, { customer: { kind: 'self' } })).ownWork;
@@ -166,11 +196,19 @@ describe('a docket compared', () => {
   test('safety outranks every price: clear play is said first, and nobody drives meanwhile', () => {
     const loose = job(old, {
       checks: [{ check: 'bearing.play', wheelEnd: 'A1L', result: 'clear' }],
-      options: { stock: { 'hub-assembly': 0, sensor: 0 } },
+      options: { meanwhile: 'driven', stock: { 'hub-assembly': 0, sensor: 0 } },
     });
     const comparison = compared(loose);
     expect(comparison.sentence).toMatch(/^Do not drive it/);
-    if (comparison.meanwhile) expect(comparison.meanwhile.allowed).toBe(false);
+    const hub = comparison.ways.find(({ id }) => /^hub-assembly@A1L:[^+]*$/.test(id));
+    // Standing is counted, whatever was agreed for the wait.
+    const standing = assumptionsWith().get('idle-day.cost') * (hub?.waitDays ?? 0);
+    expect(standing).toBeGreaterThan(0);
+    expect(hub?.costs.find(({ kind }) => kind === 'waiting')?.amount).toBeCloseTo(standing, 9);
+    const elsewhere = compared(
+      job(old, { checks: [{ check: 'bearing.play', wheelEnd: 'A2R', result: 'clear' }] }),
+    );
+    expect(elsewhere.wheelEnd).toBe('A2R');
   });
 
   test('without a corner there is nothing to compare', () => {

@@ -2,10 +2,11 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import { buildModel } from '../compare/buildModel.ts';
 import { compareWays, USUAL_DRAWS, USUAL_SEED } from '../compare/compareWays.ts';
 import { DIAL_RULES } from '../compare/dials.ts';
-import { expectedCost } from '../compare/expectedCost.ts';
+import { expectedCost, rankedWays } from '../compare/expectedCost.ts';
 import type { CompareModel } from '../compare/model.ts';
 import { rivalOf, sayAloud } from '../compare/sayAloud.ts';
 import { mustStopDriving } from '../handover/cautionsFor.ts';
+import { ratesFor } from '../offers/rates.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
 import { DIALS, type Comparison, type Dial, type Sensitivity } from '../vocabulary/comparison.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
@@ -45,7 +46,9 @@ const school = (docket: Docket, knowledge: Knowledge): School => docket.options?
 
 const price = (d: Diagnosed, docket: Docket, knowledge: Knowledge, which: School): Priced | null => {
   const a = assumptionsFor(docket, knowledge);
-  const [end] = endsOffered(d, a);
+  const ends = endsOffered(d, a);
+  // A wheel that may come off is dealt with first, wherever the lamp's cause is likelier.
+  const end = ends.find(({ wheelEnd }) => wheelEnd === d.loose) ?? ends[0];
   if (!end) return null;
   const planned = planAt(d, end, docket, which, knowledge, a);
   const model = buildModel(
@@ -117,9 +120,9 @@ const meanwhileOf = (
   const [best] = comparison.ways;
   if (!best || best.waitDays <= 0) return null;
   const { a, docket } = here;
-  const idle = a.get(docket.customer?.kind === 'fleet' ? 'idle-day.fleet' : 'idle-day.cost');
-  const parked = best.waitDays * idle;
-  const driven = best.waitDays * Math.min(idle, a.get('meanwhile.per-day'));
+  const rates = ratesFor(docket, a);
+  const parked = best.waitDays * rates.idleDay;
+  const driven = best.waitDays * rates.drivenDay;
   const allowed = !mustStopDriving(docket);
   const money = (amount: number) => moneyInWords(amount, currency);
   return {
@@ -196,14 +199,14 @@ export const compareBench = (
           string,
           number,
         ])[0];
-      const { ways } = compareWays(start.model, seed, 1);
+      const ways = rankedWays(start.model);
       const best = ways[0];
       const rival = rivalOf(ways, start.a);
       const labelOf = new Map(ways.map(({ id, label }) => [id, label]));
       return DIALS.map((dial): Sensitivity => {
         const rule = DIAL_RULES[dial];
         const at = rule.at(base, start.model, start.a);
-        const [low, high] = rule.range(at);
+        const [low, high] = rule.range(at, start.model);
         const costsAt = (x: number) => means(rule.set(base, x));
         const lead = (x: number): number => {
           const costs = costsAt(x);

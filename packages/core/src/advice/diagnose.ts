@@ -1,3 +1,4 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import { readCodes, type CodeContext, type UnderstoodCode } from '../codes/readCodes.ts';
 import { architectureGroups, centreAxlesOf, type ArchitectureGroup } from '../diagnosis/architecture.ts';
 import { endTables, type EndTables } from '../diagnosis/endTable.ts';
@@ -25,6 +26,7 @@ const namedAxles = (docket: Docket): number =>
 
 /** What is wrong and where, as far as the facts say: the half of advising that no price can change. */
 export interface Diagnosed {
+  readonly a: Assumptions;
   /** The docket with what the catalogue knows of the vehicle. */
   readonly docket: Docket;
   readonly vehicle: DocketVehicle;
@@ -88,7 +90,9 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
   // A loose wheel is offered its hub even while the odds of the lamp's cause are open.
   const loose = looseWheelEnd(filled);
   return {
-    docket: filled,
+    a,
+    // Whatever was agreed for the wait, nobody drives on a loose wheel.
+    docket: loose ? { ...filled, options: { ...filled.options, meanwhile: 'parked' } } : filled,
     vehicle,
     axles,
     codes,

@@ -1,5 +1,5 @@
 import { soundFromStart } from '../offers/partLife.ts';
-import { ratesFor } from '../offers/rates.ts';
+import { ratesFor, workHours } from '../offers/rates.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import type { CompareModel, Way } from './model.ts';
 import { together, type WayOutlay } from './together.ts';
@@ -102,15 +102,12 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
   const ways = plans.map((way, w): Way => {
     const fix = corner.fixes[way.fixes[0] ?? 0];
     const same = way.otherSide ? [...way.outlays, way.otherSide] : way.outlays;
-    const hours = fix?.kind === 'work' ? a.get(`work.${fix.work}`) : 0;
+    const hours = fix?.kind === 'work' ? workHours(fix.work, rates, a) : 0;
+    const labour = hours * rates.labour;
     const costs =
       same.length > 0
         ? together(same, a.get(way.otherSide ? 'overlap.other-side' : 'overlap.same-wheel'), rates)
-        : flat(
-            fix?.kind === 'work' ? fix.cost - hours * a.get('labour.rate') : 0,
-            hours,
-            hours * a.get('labour.rate'),
-          );
+        : flat(fix?.kind === 'work' ? fix.cost - labour : 0, hours, labour);
     const other = way.otherSide;
     return {
       id: way.id,

@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
+import { idleKey } from '../offers/rates.ts';
 import type { Dial } from '../vocabulary/comparison.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { CompareModel } from './model.ts';
@@ -10,7 +11,7 @@ interface DialRule {
   /** Where it stands. */
   readonly at: (docket: Docket, model: CompareModel, a: Assumptions) => number;
   /** How far it can be dragged. */
-  readonly range: (at: number) => readonly [number, number];
+  readonly range: (at: number, model: CompareModel) => readonly [number, number];
   /** The ends one must reckon with, for the picture of what matters most. */
   readonly plausible: (at: number, a: Assumptions) => readonly [number, number];
   readonly set: (docket: Docket, value: number) => Docket;
@@ -30,16 +31,14 @@ const around =
 
 const hubOf = (model: CompareModel) =>
   model.ways.find((way) => way.parts.length === 1 && way.parts[0]?.part === 'hub-assembly');
-const idleKey = (docket: Docket): string =>
-  docket.customer?.kind === 'fleet' ? 'idle-day.fleet' : 'idle-day.cost';
 
-/** Every dial by name. A dial of something this job does not have stands at zero and turns nothing. */
+/** Every dial by name. A dial of something this job does not have has no range. */
 export const DIAL_RULES: Readonly<Record<Dial, DialRule>> = {
   seizure: {
     label: 'chance that the sensor snaps',
     unit: 'probability',
     at: (_docket, model) => Math.max(0, ...model.ways.flatMap(({ snags }) => snags[0]?.chance ?? [])),
-    range: () => [0, 0.9],
+    range: (_at, model) => [0, model.ways.some(({ snags }) => snags.length > 0) ? 0.9 : 0],
     plausible: (at, a) => [at / a.get('dial.times.seizure'), Math.min(0.9, at * a.get('dial.times.seizure'))],
     set: (docket, chance) => withOptions(docket, { seizure: { ...docket.options?.seizure, chance } }),
   },

@@ -16,6 +16,17 @@ export const cureOf = (way: Way, model: CompareModel): number =>
     model.groups.reduce((sum, p, g) => sum + p * (way.cures[g] ?? 0), 0),
   );
 
+/** Ways by their exact means, cheapest first: all that is needed where nothing is shown. */
+export const rankedWays = (model: CompareModel) =>
+  model.ways
+    .map((way) => ({
+      ...way,
+      parts: [...way.parts],
+      cures: cureOf(way, model),
+      mean: expectedCost(way, model),
+    }))
+    .sort((x, y) => x.mean - y.mean);
+
 /** The expected cost by its kinds, each weighted by its chance. What is spared later counts below zero. */
 export const costParts = (way: Way, model: CompareModel, hoursInWords: string): CostPart[] => {
   const parts: CostPart[] = [

@@ -22,6 +22,7 @@ export interface Way {
   readonly core: number;
   readonly companions: number;
   readonly labourHours: number;
+  /** A good or a bad day stretches this sum. */
   readonly labour: number;
   readonly supplies: number;
   readonly tax: number;
@@ -43,7 +44,6 @@ export interface Way {
   /** What fitting the other side as well spares later. */
   readonly spared: Risk | null;
   readonly lines: readonly OrderLine[];
-  /** The book's hours already counted in `labour`; a bad day stretches this sum of money. */
   readonly because: readonly string[];
 }
 

@@ -34,13 +34,16 @@ const oneIn = (chance: number): string => {
 const WORTH_A_WORD = 3;
 /** A bad day is worth a word when it is cheaper by one part in twenty. */
 const BETTER_BAD_DAY = 0.95;
+/** What ranking a way takes: cheapest first in a list. */
+type Ranked = Pick<ComparedWay, 'id' | 'kind' | 'parts' | 'cures'>;
+
 /** Whether a way does all that another does, and perhaps more: it is no alternative to it. */
-const holds = (way: ComparedWay, other: ComparedWay): boolean =>
+const holds = (way: Ranked, other: Ranked): boolean =>
   way.id === other.id ||
   (other.kind === 'parts' && other.parts.every(({ part }) => way.parts.some((p) => p.part === part)));
 
 /** The cheapest way that does something else than the best one; one that hardly ever cures is left aside. */
-export const rivalOf = (ways: readonly ComparedWay[], a: Assumptions): ComparedWay | null => {
+export const rivalOf = <W extends Ranked>(ways: readonly W[], a: Assumptions): W | null => {
   const [best] = ways;
   if (!best) return null;
   return (

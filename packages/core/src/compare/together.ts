@@ -59,7 +59,7 @@ export const together = (outlays: readonly Outlay[], overlap: number, rates: Rat
     snags: drawn.map((o) => ({ chance: o.seizure ?? 0, snaps: o.snaps })),
     seizure: drawn.length === 0 ? null : 1 - drawn.reduce((none, o) => none * (1 - (o.seizure ?? 0)), 1),
     waitDays: last.availability.days,
-    perDay: last.availability.days > 0 ? last.waiting / last.availability.days : 0,
+    perDay: rates.waitDay,
     from: last.availability.from,
     later: outlays.map((o) => o.later),
     lines: outlays.flatMap((o) => o.lines),

@@ -140,6 +140,8 @@ describe('the model of a drawn job', () => {
   });
 
   test('the other side is a second visit spared, and never free', () => {
+    const both = jobs.flatMap(({ model }) => model.ways.filter(({ spared }) => spared !== null));
+    expect(both.length).toBeGreaterThan(20);
     for (const { model } of jobs)
       for (const way of model.ways.filter(({ spared }) => spared !== null)) {
         const [here, there] = way.parts;

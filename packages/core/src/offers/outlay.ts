@@ -149,11 +149,7 @@ export const outlayOf = (
   }));
   const seizureCost = (seizure ?? 0) * snaps.reduce((sum, snap) => sum + expected(snap), 0);
   const availability = availabilityOf(chosen, part, docket, a);
-  const perDay =
-    docket.options?.meanwhile === 'driven'
-      ? Math.min(rates.idleDay, a.get('meanwhile.per-day'))
-      : rates.idleDay;
-  const waiting = availability.days * perDay;
+  const waiting = availability.days * rates.waitDay;
   const sure = price + companions + core + labour + supplies + tax + rates.fee;
   const horizon = a.get('horizon.years');
   const underWarranty = chosen ? Math.min(1, chosen.warrantyMonths / 12 / Math.max(horizon, 1e-9)) : 0;

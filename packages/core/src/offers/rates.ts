@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Work } from './fixes.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 
 /** What an hour, a day and a price are for this customer. Money in the shop's currency. */
@@ -10,6 +11,10 @@ export interface Rates {
   /** How many times the book's hours the work takes. */
   readonly slower: number;
   readonly idleDay: number;
+  /** A day of driving with the lamp lit, where the customer decides to: never dearer than standing. */
+  readonly drivenDay: number;
+  /** A day of waiting on this docket: standing, or driven. */
+  readonly waitDay: number;
   /** Shares: 0.2 is twenty percent. */
   readonly tax: number;
   readonly labourTax: number;
@@ -20,6 +25,10 @@ export interface Rates {
   readonly fee: number;
 }
 
+/** The assumption that holds what an idle day costs this customer. */
+export const idleKey = (docket: Docket): 'idle-day.fleet' | 'idle-day.cost' =>
+  docket.customer?.kind === 'fleet' ? 'idle-day.fleet' : 'idle-day.cost';
+
 /**
  * Rates by kind of customer: a garage or a fleet pays trade prices, a fleet's idle day costs more, and one who does
  * the work alone pays with hours of their own, slower, without tax or fee.
@@ -28,11 +37,15 @@ export const ratesFor = (docket: Docket, a: Assumptions): Rates => {
   const kind = docket.customer?.kind ?? null;
   const own = kind === 'self';
   const tax = a.get('tax.percent') / 100;
+  const idleDay = a.get(idleKey(docket));
+  const drivenDay = Math.min(idleDay, a.get('meanwhile.per-day'));
   return {
     labour: own ? a.get('diy.hour-value') : a.get('labour.rate'),
     workshop: a.get('labour.rate'),
     slower: own ? a.get('diy.slower') : 1,
-    idleDay: a.get(kind === 'fleet' ? 'idle-day.fleet' : 'idle-day.cost'),
+    idleDay,
+    drivenDay,
+    waitDay: docket.options?.meanwhile === 'driven' ? drivenDay : idleDay,
     tax,
     labourTax: own ? 0 : tax,
     supplies: own ? 0 : a.get('supplies.percent') / 100,
@@ -40,3 +53,7 @@ export const ratesFor = (docket: Docket, a: Assumptions): Rates => {
     fee: own ? 0 : a.get('diagnosis.fee'),
   };
 };
+
+/** Hours of putting it right without a part, at this customer's pace. */
+export const workHours = (work: Work, rates: Rates, a: Assumptions): number =>
+  a.get(`work.${work}`) * rates.slower;

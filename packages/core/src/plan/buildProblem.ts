@@ -8,7 +8,7 @@ import type { Architecture } from '../diagnosis/architecture.ts';
 import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
 import { cureChance, partsAt, WORKS, type Work } from '../offers/fixes.ts';
 import type { Outlay } from '../offers/outlay.ts';
-import { ratesFor } from '../offers/rates.ts';
+import { ratesFor, workHours, type Rates } from '../offers/rates.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
 import { availableChecks, type AvailableCheck } from './availableChecks.ts';
@@ -42,8 +42,8 @@ const takesAway = (
   return cause === fix.work ? a.get(`cures.no-part.${cause}`) : 0;
 };
 
-const worksCost = (work: Work, a: Assumptions): number =>
-  a.get(`work.${work}`) * a.get('labour.rate') + a.get(`work.extra.${work}`);
+const worksCost = (work: Work, rates: Rates, a: Assumptions): number =>
+  workHours(work, rates, a) * rates.labour + a.get(`work.extra.${work}`);
 
 /** Every outcome of trying to take each cause away, as what remains with its chance. */
 const remains = (
@@ -113,6 +113,7 @@ export const buildProblem = (
   findings: readonly Finding[],
   a: Assumptions,
 ): CornerProblem => {
+  const rates = ratesFor(docket, a);
   const least = a.get('plan.ignore-below');
   const states: Belief[] = [];
   const index = new Map<string, number>();
@@ -133,7 +134,7 @@ export const buildProblem = (
 
   const fixes: Fix[] = [
     ...outlays.map((outlay): Fix => ({ kind: 'part', part: outlay.part, outlay })),
-    ...WORKS.map((work): Fix => ({ kind: 'work', work, cost: worksCost(work, a) })),
+    ...WORKS.map((work): Fix => ({ kind: 'work', work, cost: worksCost(work, rates, a) })),
   ];
   const moves: SolveFix['moves'][] = fixes.map(() => []);
   for (let s = 0; s < states.length; s++) {
@@ -175,7 +176,7 @@ export const buildProblem = (
       })),
       checks: checks.map((entry) => checkOf(entry, states, a.get(`school.${school}.check`), known, a)),
       refer: a.get('refer.cost'),
-      comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`) + ratesFor(docket, a).fee,
+      comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`) + rates.fee,
       firstCheck: a.get(`school.${school}.check-trip`),
     },
   };

@@ -34,6 +34,8 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
   const worker = useRef<Remote<CompareWorkerApi> | null>(null);
   const running = useRef(false);
   const waiting = useRef<Turned | null>(null);
+  /** The dials that the comparison shown is a full one of. */
+  const fullFor = useRef<Turned | null>(null);
 
   useEffect(() => {
     const thread = new Worker(new URL('./compareWorker.ts', import.meta.url), { type: 'module' });
@@ -58,7 +60,9 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
         await bench.lay(docket, knowledge);
         const first = await bench.compare({}, true);
         if (!current) return;
-        setTurned({});
+        const start: Turned = {};
+        fullFor.current = start;
+        setTurned(start);
         setComparison(first);
         setNothing(first === null);
         setError(null);
@@ -81,8 +85,10 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
     const timer = setTimeout(() => {
       void (async () => {
         try {
-          const full = await bench.compare(turned, true);
-          if (current && full) setComparison(full);
+          if (fullFor.current !== turned) {
+            const full = await bench.compare(turned, true);
+            if (current && full) setComparison(full);
+          }
           const hangs = await bench.sensitivities(turned);
           if (current) setSensitivities(hangs);
         } catch (problem) {
