@@ -1,7 +1,6 @@
 import { wheelEndInWords, type ComparedWay } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { format } from 'date-fns/format';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
@@ -9,6 +8,7 @@ import { useKeys } from '../desk/useKeys.ts';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { hours, money, price } from '../format.ts';
 import { useDocket } from '../state/useDocket.ts';
+import { PaperHead } from '../sheet/PaperHead.tsx';
 import { useComparison } from './useComparison.ts';
 import '../sheet/sheet.css';
 import './compare.css';
@@ -68,25 +68,12 @@ export function CustomerPage() {
       )}
       {comparison && ready && (
         <article className="paper paper-A4" aria-label="Ways to fix it">
-          <header className="paper-head">
-            {ways[0]?.parts[0] ? <PartDrawing part={ways[0].parts[0].part} size={64} /> : <span />}
-            <div>
-              <h1>Ways to fix it, {wheelEndInWords(comparison.wheelEnd, ready.advice.vehicle.axles)}</h1>
-              <p>
-                {[ready.advice.vehicle.name, ready.docket.vehicle?.fleetNumber, ready.docket.vehicle?.plate]
-                  .filter(Boolean)
-                  .join(' \u00B7 ')}
-              </p>
-              <p className="soft">
-                Docket {ready.number} {'\u00B7'} {format(new Date(ready.updatedAt), 'd MMMM yyyy')}
-                {ready.docket.customer?.name ? ` \u00B7 ${ready.docket.customer.name}` : ''}
-              </p>
-            </div>
-            <p className="paper-corner">
-              <span>left and right as seated facing forward</span>
-              <strong className="mono">{comparison.wheelEnd}</strong>
-            </p>
-          </header>
+          <PaperHead
+            view={ready}
+            title={`Ways to fix it, ${wheelEndInWords(comparison.wheelEnd, ready.advice.vehicle.axles)}`}
+            part={ways[0]?.parts[0]?.part ?? null}
+            wheelEnd={comparison.wheelEnd}
+          />
           <ul className="customer-ways">
             {ways.map((way) => (
               <li key={way.id}>

@@ -1,15 +1,14 @@
 import { inImperial, PART_IN_WORDS, wheelEndInWords } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
 import { orderLines } from '../docket/orderLines.ts';
 import { OrderTable } from '../docket/OrderTable.tsx';
-import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { useDocket } from '../state/useDocket.ts';
+import { PaperHead } from './PaperHead.tsx';
 import './sheet.css';
 
 const List = ({
@@ -89,32 +88,12 @@ export function HandOverSheet() {
       )}
       {ready && handOver && part && end && (
         <article className={`paper paper-${paper}`} aria-label="Hand-over sheet">
-          <header className="paper-head">
-            <PartDrawing part={part} size={64} />
-            <div>
-              <h1>
-                {PART_IN_WORDS[part]}, {wheelEndInWords(end, ready.advice.vehicle.axles)}
-              </h1>
-              <p>
-                {[
-                  ready.advice.vehicle.name,
-                  ready.docket.vehicle?.fleetNumber,
-                  ready.docket.vehicle?.plate,
-                  ready.docket.vehicle?.buildDate ? `built ${ready.docket.vehicle.buildDate}` : null,
-                ]
-                  .filter(Boolean)
-                  .join(' \u00B7 ')}
-              </p>
-              <p className="soft">
-                Docket {ready.number} {'\u00B7'} {format(new Date(ready.updatedAt), 'd MMMM yyyy')}
-                {ready.docket.customer?.name ? ` \u00B7 ${ready.docket.customer.name}` : ''}
-              </p>
-            </div>
-            <p className="paper-corner">
-              <span>left and right as seated facing forward</span>
-              <strong className="mono">{end}</strong>
-            </p>
-          </header>
+          <PaperHead
+            view={ready}
+            title={`${PART_IN_WORDS[part]}, ${wheelEndInWords(end, ready.advice.vehicle.axles)}`}
+            part={part}
+            wheelEnd={end}
+          />
           <section className="paper-cautions" aria-label="Cautions">
             <h2>Before anything else</h2>
             <ul>
