@@ -9,7 +9,8 @@ import { cautionsFor } from '../handover/cautionsFor.ts';
 import { handOverForAll } from '../handover/handOver.ts';
 import { partsAt } from '../offers/fixes.ts';
 import type { Advice, Offer, RankedCause } from '../vocabulary/advice.ts';
-import type { Cause } from '../vocabulary/words.ts';
+import { causeOf, kindOf } from '../vocabulary/faults.ts';
+import type { Cause, PartClass } from '../vocabulary/words.ts';
 import type { Docket, DocketVehicle, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { CornerFacts } from './corner.ts';
@@ -30,10 +31,23 @@ const rank = (whole: Posterior): RankedCause[] => {
   const out: RankedCause[] = [];
   for (const end of whole.ends) {
     const causes = new Map<Cause, number>();
+    const kinds = { sensor: 0, target: 0 };
     for (const belief of end.beliefs)
-      for (const cause of belief.state) causes.set(cause, (causes.get(cause) ?? 0) + belief.p);
+      for (const fault of belief.state) {
+        const cause = causeOf(fault);
+        causes.set(cause, (causes.get(cause) ?? 0) + belief.p);
+        const kind = kindOf(fault);
+        if (kind) kinds[kind] += belief.p;
+      }
     for (const [cause, probability] of causes)
-      out.push({ cause, wheelEnd: end.wheelEnd, probability: Math.min(1, probability) });
+      out.push({
+        cause,
+        wheelEnd: end.wheelEnd,
+        probability: Math.min(1, probability),
+        ...(cause === 'mismatched-part'
+          ? { kind: kinds.sensor >= kinds.target ? ('sensor' as const) : ('target' as const) }
+          : {}),
+      });
   }
   for (const [cause, probability] of whole.shared)
     out.push({ cause, wheelEnd: null, probability: Math.min(1, probability) });
@@ -74,6 +88,8 @@ const removables = (
   (docket.checks ?? []).forEach((check, i) =>
     facts.push({ path: `checks[${i}]`, label: check.check, wheelEnd: check.wheelEnd ?? null }),
   );
+  if (docket.modulesRead?.length)
+    facts.push({ path: 'modulesRead', label: `read: ${docket.modulesRead.join(', ')}`, wheelEnd: null });
   if (corner.named) facts.push({ path: 'wheelEnd', label: 'corner named', wheelEnd: corner.named });
   if (Object.keys(vehicle.tyres ?? {}).length > 0)
     facts.push({ path: 'vehicle.tyres', label: 'tyre sizes', wheelEnd: null });
@@ -103,7 +119,7 @@ const sensingInWords = (group: ArchitectureGroup): string => {
 /** The parts of a wheel end, each in the brand the shop prefers, as the comparison prices them. */
 const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offer[] => {
   const { end, group, plan } = planned;
-  const { axles } = d;
+  const { names } = d;
   const model = buildModel(
     {
       docket: d.docket,
@@ -116,15 +132,18 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
     },
     knowledge.currency,
   );
+  const unsafe = d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd);
   return compareWays(model).ways.map((way): Offer => {
-    const part = (way.parts[0] as (typeof way.parts)[number]).part;
+    const [part, ...also] = way.parts.map((each) => each.part) as [PartClass, ...PartClass[]];
     const uncertain =
       group.options.length > 1 &&
       !group.options.every(({ architecture }) => partsAt(end.wheelEnd, architecture).includes(part));
     return {
       part,
       wheelEnd: end.wheelEnd,
+      with: also,
       cures: way.cures,
+      folded: way.cures < d.a.get('offer.folded-below') && !(unsafe && part === 'hub-assembly'),
       price: way.lines[0]?.unitPrice ?? way.price,
       labourHours: way.labourHours,
       allIn: way.allIn,
@@ -134,7 +153,7 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
       because: [
         ...way.because,
         ...(uncertain
-          ? [`only if this vehicle has it: ${wheelEndInWords(end.wheelEnd, axles)} is not known for certain`]
+          ? [`only if this vehicle has it: ${wheelEndInWords(end.wheelEnd, names)} is not known for certain`]
           : []),
       ],
     };
@@ -155,14 +174,14 @@ const OTHER_SCHOOL: Readonly<Record<School, School>> = {
  */
 export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const d = diagnose(docket, knowledge);
-  const { a, docket: filled, vehicle, axles, codes, corner, ends, evidence, whole, wheelEnd, loose } = d;
+  const { a, docket: filled, vehicle, axles, names, codes, corner, ends, evidence, whole, wheelEnd, loose } = d;
   const causes = rank(whole);
   const school = docket.options?.school ?? knowledge.school;
   const plans = endsOffered(d, a).map((end) => planAt(d, end, filled, school, knowledge, a));
   const offers = plans
     .flatMap((planned) => offersAt(planned, d, knowledge))
     .sort((x, y) => x.allIn.mean - y.allIn.mean);
-  const main = plans.find(({ end }) => end.wheelEnd === (wheelEnd ?? loose)) ?? null;
+  const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
 
   const echoesOnly =
     codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');
@@ -170,21 +189,21 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const { verdict, plan } = decide({
     docket: filled,
     wheelEnd,
-    axles,
+    names,
     causes,
     shared,
+    dangers: d.dangers,
     plan: main?.plan ?? null,
     other: main && wheelEnd ? main.planUnder(OTHER_SCHOOL[school]) : null,
     school,
     conflicts: corner.conflicts,
     echoesOnly,
-    ends,
     codes,
     currency: knowledge.currency,
     a,
   });
   const encoder = main !== null && !hasRing(main.architecture);
-  const cautions = cautionsFor(filled, codes, offers, verdict, encoder, a);
+  const cautions = cautionsFor(filled, d.dangers, codes, offers, verdict, encoder, a);
   const leading = causes
     .filter(
       (c, i) =>
@@ -201,10 +220,11 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     ),
     whole,
     leading,
-    axles,
+    names,
     wheelEnd,
   ).map((fact) => ({
     ...fact,
+    said: evidence.setAside.get(fact.path) ?? fact.said,
     label:
       (
         evidence.findings.find((f) => f.path === fact.path && !f.isNormal) ??
@@ -217,6 +237,13 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const handed =
     docket.chosen ??
     (verdict.part && verdict.wheelEnd ? { part: verdict.part, wheelEnd: verdict.wheelEnd } : null);
+  const handedParts = docket.chosen
+    ? docket.chosen.parts?.length
+      ? docket.chosen.parts
+      : [docket.chosen]
+    : handed
+      ? [handed.part, ...verdict.with].map((part) => ({ part, wheelEnd: handed.wheelEnd }))
+      : [];
   const tyreChance = wheelEnd ? whole.chance('tyre', wheelEnd) : 0;
 
   return {
@@ -227,10 +254,10 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     corners: whole.ends.map((end) => ({
       wheelEnd: end.wheelEnd,
       probability: Math.min(1, end.odd),
-      words: wheelEndInWords(end.wheelEnd, axles),
+      words: wheelEndInWords(end.wheelEnd, names),
     })),
     codes: codes.map(
-      ({ signal: _signal, voltage: _voltage, grammar: _grammar, readings: _readings, ...code }) => code,
+      ({ signal: _signal, voltage: _voltage, grammar: _grammar, self: _self, readings: _readings, ...code }) => code,
     ),
     causes: causes.filter(({ probability }) => probability >= WORTH_LISTING),
     verdict,
@@ -240,19 +267,23 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     questions: [
       ...readingQuestions(docket.checks ?? [], a),
       ...fitQuestions(knowledge.slice, handed ?? offers[0] ?? null, vehicle),
-      ...questionsFor(
+      ...questionsFor({
+        docket: filled,
         vehicle,
         axles,
-        wheelEnd,
-        corner,
-        main?.end ?? null,
-        main?.group ?? null,
+        names,
+        corner: wheelEnd,
+        unsafeUnnamed: d.dangers.wheels.some((wheel) => wheel.wheelEnd === null),
+        facts: corner,
+        end: main?.end ?? null,
+        group: main?.group ?? null,
         ends,
         echoesOnly,
         tyreChance,
-        codes.find((code) => code.readings.length > 0) ?? null,
-        a.get('question.open-from'),
-      ),
+        supplyChance: shared.supply,
+        twoReadings: codes.find((code) => code.readings.length > 0) ?? null,
+        a,
+      }),
     ],
     facts,
     conflicts: corner.conflicts,
@@ -271,7 +302,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     },
     handOver: handed
       ? handOverForAll(
-          docket.chosen?.parts?.length ? docket.chosen.parts : [handed],
+          handedParts,
           plans.find(({ end }) => end.wheelEnd === handed.wheelEnd)?.architecture ?? null,
           knowledge.slice,
           cautions,

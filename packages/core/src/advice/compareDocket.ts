@@ -5,7 +5,6 @@ import { DIAL_RULES } from '../compare/dials.ts';
 import { expectedCost, rankedWays } from '../compare/expectedCost.ts';
 import type { CompareModel } from '../compare/model.ts';
 import { rivalOf, sayAloud } from '../compare/sayAloud.ts';
-import { mustStopDriving } from '../handover/cautionsFor.ts';
 import { ratesFor } from '../offers/rates.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
 import { DIALS, type Comparison, type Dial, type Sensitivity } from '../vocabulary/comparison.ts';
@@ -73,9 +72,13 @@ const wayOfPlan = (plan: BuiltPlan, model: CompareModel): string | null => {
   return (
     model.ways.find(
       ({ parts }) =>
-        parts.length === 1 &&
-        parts[0]?.part === fix.part &&
-        parts[0]?.partNumber === (fix.outlay.chosen?.number ?? null),
+        parts.length === fix.outlays.length &&
+        parts.every(
+          ({ part, wheelEnd, partNumber }, i) =>
+            part === fix.outlays[i]?.part &&
+            wheelEnd === fix.outlays[i]?.wheelEnd &&
+            partNumber === (fix.outlays[i]?.chosen?.number ?? null),
+        ),
     )?.id ?? null
   );
 };
@@ -113,6 +116,7 @@ const ownWorkOf = (d: Diagnosed, here: Priced, knowledge: Knowledge, best: strin
 };
 
 const meanwhileOf = (
+  allowed: boolean,
   here: Priced,
   comparison: Pick<Comparison, 'ways'>,
   currency: string,
@@ -123,7 +127,6 @@ const meanwhileOf = (
   const rates = ratesFor(docket, a);
   const parked = best.waitDays * rates.idleDay;
   const driven = best.waitDays * rates.drivenDay;
-  const allowed = !mustStopDriving(docket);
   const money = (amount: number) => moneyInWords(amount, currency);
   return {
     parked,
@@ -131,7 +134,7 @@ const meanwhileOf = (
     allowed,
     sentence: allowed
       ? `It is ${best.waitDays} ${best.waitDays === 1 ? 'day' : 'days'} away. Cleaned and put back, the old part can stay in meanwhile: the brakes work, anti-lock does not, stops are longer and a skid is likelier. Standing costs about ${money(parked)}, driving counts ${money(driven)} for the risk. The customer decides, and is told.`
-      : 'It must not be driven meanwhile: the bearing may let the wheel go.',
+      : 'It must not be driven meanwhile: it is not safe.',
   };
 };
 
@@ -175,11 +178,11 @@ export const compareBench = (
         beats: beats.map((row) => [...row]),
         schools,
         rival: rivalOf(ways, here.a)?.id ?? null,
-        sentence: mustStopDriving(here.docket)
+        sentence: d.dangers.wheels.length > 0
           ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model, here.a)}`
           : sayAloud(ways, beats, model, here.a),
         ownWork: ownWorkOf(d, here, knowledge, best),
-        meanwhile: meanwhileOf(here, { ways: [...ways] }, knowledge.currency),
+        meanwhile: meanwhileOf(!d.dangers.stop, here, { ways: [...ways] }, knowledge.currency),
       };
     },
 

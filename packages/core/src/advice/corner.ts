@@ -34,7 +34,7 @@ const placed = (docket: Docket, context: PositionContext): ReadPosition[] =>
     return again ? { ...kept, wheelEnds: again.wheelEnds, needs: again.needs } : kept;
   });
 
-const NORMAL = new Set(['sound', 'none', 'steady', 'normal', 'fault-stayed', 'stays-away', 'not-visible']);
+const NORMAL = new Set(['sound', 'none', 'steady', 'normal', 'fault-stayed', 'stays-away', 'not-visible', 'full', 'on', 'out-by-itself', 'out-after-clearing']);
 
 /** Whether a check found something wrong at a wheel end: that outranks what was said. */
 const foundAt = (docket: Docket, end: WheelEnd): boolean =>
@@ -62,8 +62,8 @@ export const cornerFacts = (
   if (named && coded.length > 0 && !coded.includes(named) && !settledByCheck) {
     const codeAt = codes.find((code) => code.role === 'root' && code.wheelEnds.length > 0);
     conflicts.push({
-      texts: [wheelEndInWords(named, context.axles), codeAt?.code ?? ''],
-      because: `the customer names ${wheelEndInWords(named, context.axles)}, but code ${codeAt?.code ?? ''} is for ${coded.map((end) => wheelEndInWords(end, context.axles)).join(' and ')}`,
+      texts: [wheelEndInWords(named, context), codeAt?.code ?? ''],
+      because: `the customer names ${wheelEndInWords(named, context)}, but code ${codeAt?.code ?? ''} is for ${coded.map((end) => wheelEndInWords(end, context)).join(' and ')}`,
     });
   }
   return {

@@ -3,12 +3,13 @@ import { readCodes, type CodeContext, type UnderstoodCode } from '../codes/readC
 import { architectureGroups, centreAxlesOf, type ArchitectureGroup } from '../diagnosis/architecture.ts';
 import { endTables, type EndTables } from '../diagnosis/endTable.ts';
 import type { Evidence } from '../diagnosis/finding.ts';
-import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
+import { gatherEvidence } from '../diagnosis/evidence/gatherEvidence.ts';
 import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
-import { looseWheelEnd } from '../handover/cautionsFor.ts';
+import { dangersOf, worstWheel, type Dangers } from '../safety/dangers.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
+import type { WheelNames } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
 import { fillVehicle } from './fillVehicle.ts';
@@ -41,8 +42,12 @@ export interface Diagnosed {
   readonly byOdds: readonly EndPosterior[];
   /** Better than even odds, and no facts that disagree on it; else null. */
   readonly wheelEnd: WheelEnd | null;
-  /** A wheel end that is not safe to drive on. */
+  /** What forbids driving, whatever is wrong with the lamp. */
+  readonly dangers: Dangers;
+  /** The worst of the wheels that are not safe to drive on, where it is named. */
   readonly loose: WheelEnd | null;
+  /** How this vehicle's wheel ends are named. */
+  readonly names: WheelNames;
 }
 
 /** Reads the facts of a docket into a posterior over what is wrong. */
@@ -69,6 +74,7 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
     namedCorner: named.length === 1 ? (named[0] ?? null) : null,
   };
   const codes = readCodes(docket.codes ?? [], codeContext);
+  const names: WheelNames = { axles, driveline: vehicle.driveline };
   const corner = cornerFacts(docket, codes, context);
   const filled: Docket = { ...docket, vehicle, wheelEnd: corner.named };
 
@@ -76,6 +82,7 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
   const ends = groups.flatMap((group) => group.ends);
   const evidence = gatherEvidence(filled, codes, corner.settled, {
     axles,
+    names,
     ends,
     a,
     ohmRange: (end) => ohmRangeAt(knowledge.slice, end, vehicle),
@@ -88,11 +95,16 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
   const wheelEnd: WheelEnd | null =
     first && first.odd > BETTER_THAN_EVEN && corner.conflicts.length === 0 ? first.wheelEnd : null;
   // A loose wheel is offered its hub even while the odds of the lamp's cause are open.
-  const loose = looseWheelEnd(filled);
+  const dangers = dangersOf(
+    filled,
+    corner.named,
+    (end) => whole.ends.find(({ wheelEnd: each }) => each === end)?.odd ?? 0,
+  );
+  const loose = worstWheel(dangers);
   return {
     a,
     // Whatever was agreed for the wait, nobody drives on a loose wheel.
-    docket: loose ? { ...filled, options: { ...filled.options, meanwhile: 'parked' } } : filled,
+    docket: dangers.stop ? { ...filled, options: { ...filled.options, meanwhile: 'parked' } } : filled,
     vehicle,
     axles,
     codes,
@@ -104,6 +116,8 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
     memo,
     byOdds,
     wheelEnd,
+    dangers,
     loose,
+    names,
   };
 };

@@ -37,11 +37,11 @@ export interface PlannedEnd {
   planUnder(school: School): BuiltPlan;
 }
 
-/** Wheel ends that offers are made for: the one it is, others that may well be, and a loose one in any case. */
+/** Wheel ends that offers are made for: the one it is, others that may well be, and unsafe ones in any case. */
 export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] =>
   d.byOdds.filter(
     (end) =>
-      end.wheelEnd === d.loose ||
+      d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd) ||
       (d.wheelEnd !== null && (end.wheelEnd === d.wheelEnd || end.odd >= a.get('offer.corner-at-least'))),
   );
 
@@ -63,6 +63,11 @@ export const planAt = (
   const outlays = partsOffered(end, a.get('offer.exists-at-least')).map((part) =>
     outlayOf(part, end.wheelEnd, architecture, docket, knowledge.slice, knowledge.today, a),
   );
-  const planUnder = (which: School) => buildPlan(docket, end, outlays, which, d.evidence.findings, a);
+  // A wheel that may come off is offered its hub, however likely that cures the lamp.
+  const keep = new Set<PartClass>(
+    d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd) ? ['hub-assembly'] : [],
+  );
+  const planUnder = (which: School) =>
+    buildPlan(docket, end, outlays, which, d.evidence.findings, a, keep);
   return { end, group, architecture, plan: planUnder(school), planUnder };
 };

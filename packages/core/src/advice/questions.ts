@@ -3,9 +3,10 @@ import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { EndPosterior } from '../diagnosis/posterior.ts';
 import { partsAt } from '../offers/fixes.ts';
 import type { Question } from '../vocabulary/advice.ts';
-import type { DocketVehicle } from '../vocabulary/docket.ts';
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
 import type { PositionNeed } from '../vocabulary/words.ts';
-import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import { wheelEndInWords, type WheelNames } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CornerFacts } from './corner.ts';
 
@@ -97,20 +98,45 @@ const partsDifferBy = (
   return new Set(sets).size > 1 || (field === 'sensor' && byValue.size > 1);
 };
 
+/** What questions are asked from. */
+export interface Asked {
+  readonly docket: Docket;
+  readonly vehicle: DocketVehicle;
+  readonly axles: number;
+  readonly names: WheelNames;
+  readonly corner: WheelEnd | null;
+  /** Something is loose or growls and nobody said which wheel. */
+  readonly unsafeUnnamed: boolean;
+  readonly facts: CornerFacts;
+  readonly end: EndPosterior | null;
+  readonly group: ArchitectureGroup | null;
+  readonly ends: readonly WheelEnd[];
+  readonly echoesOnly: boolean;
+  readonly tyreChance: number;
+  readonly supplyChance: number;
+  readonly twoReadings: UnderstoodCode | null;
+  readonly a: Assumptions;
+}
+
 /** What to ask next: what places the corner first, then what decides which parts exist. */
-export const questionsFor = (
-  vehicle: DocketVehicle,
-  axles: number,
-  corner: WheelEnd | null,
-  facts: CornerFacts,
-  end: EndPosterior | null,
-  group: ArchitectureGroup | null,
-  ends: readonly WheelEnd[],
-  echoesOnly: boolean,
-  tyreChance: number,
-  twoReadings: UnderstoodCode | null,
-  openFrom: number,
-): Question[] => {
+export const questionsFor = ({
+  docket,
+  vehicle,
+  axles,
+  names,
+  corner,
+  unsafeUnnamed,
+  facts,
+  end,
+  group,
+  ends,
+  echoesOnly,
+  tyreChance,
+  supplyChance,
+  twoReadings,
+  a,
+}: Asked): Question[] => {
+  const openFrom = a.get('question.open-from');
   const out: Question[] = [];
   for (const position of facts.positions)
     if (
@@ -132,11 +158,13 @@ export const questionsFor = (
           : {}),
       });
     }
-  if (corner === null) {
+  if (corner === null || unsafeUnnamed) {
     const conflict = facts.conflicts[0];
     out.push({
       about: 'wheelEnd',
-      ask: echoesOnly
+      ask: unsafeUnnamed
+        ? 'Which wheel is loose or growls? It is not driven until that is known.'
+        : echoesOnly
         ? 'Read the brake controller itself: which wheel does it name?'
         : 'Which wheel, as seated facing forward?',
       because:
@@ -144,7 +172,7 @@ export const questionsFor = (
         (echoesOnly
           ? 'the codes are echoes of the brake controller in other modules; the root code is not among them'
           : 'nothing so far tells the corner, and every part is for one corner'),
-      answers: ends.map((wheelEnd) => ({ label: wheelEndInWords(wheelEnd, axles), value: wheelEnd })),
+      answers: ends.map((wheelEnd) => ({ label: wheelEndInWords(wheelEnd, names), value: wheelEnd })),
     });
   }
   if (twoReadings)
@@ -173,6 +201,19 @@ export const questionsFor = (
       ask: 'Which tyre size is on each wheel?',
       because: 'a tyre of another size may be all that is wrong',
       answers: [],
+    });
+  const battery = (docket.history ?? []).some(
+    (event) => event.event === 'battery-flat' || event.event === 'battery-replaced',
+  );
+  if (docket.codesCleared == null && (docket.codes ?? []).length > 0 && (battery || supplyChance >= openFrom))
+    out.push({
+      about: 'codesCleared',
+      ask: 'Were the codes cleared and read again since the battery was flat or renewed?',
+      because: 'a code that came back after clearing is real; one that was not cleared may be its trail',
+      answers: [
+        { label: 'yes, it came back', value: 'true' },
+        { label: 'no', value: 'false' },
+      ],
     });
   return out;
 };

@@ -3,7 +3,7 @@ import { CHECK_LIKELIHOODS } from './checkLikelihoods.ts';
 import { CODE_LIKELIHOODS } from './codeLikelihoods.ts';
 import { COSTS } from './costs.ts';
 import { HISTORY_FACTORS } from './historyFactors.ts';
-import type { JudgementTable } from './judgement.ts';
+import type { Judgement, JudgementTable } from './judgement.ts';
 import { MEASURING } from './measuring.ts';
 import { OFFER_COSTS } from './offerCosts.ts';
 import { PRIORS } from './priors.ts';
@@ -31,6 +31,33 @@ export interface Assumptions {
   readonly overrides: Readonly<Record<string, number>>;
 }
 
+/** Words that keys were written with before the reasoning told joint from loom and a wrong sensor from a wrong target. */
+const ONCE_ONE: Readonly<Record<string, readonly string[]>> = {
+  wiring: ['joint', 'loom'],
+  'mismatched-part': ['wrong-sensor', 'wrong-target'],
+};
+
+/** Numbers that are no more: an older docket or shop that set one is read, and the number has nothing left to move. */
+const RETIRED: ReadonlySet<string> = new Set([
+  'refer.cost',
+  'work.module',
+  'work.extra.module',
+  'prior.pair',
+  'prior.pair.ring-and-sensor',
+  'prior.pair.bearing-and-encoder',
+]);
+
+/** The keys an override speaks of today. */
+const todaysKeys = (key: string): string[] => {
+  if (DEFAULT_ASSUMPTIONS[key]) return [key];
+  const parts = key.split('.');
+  const at = parts.findIndex((part) => part in ONCE_ONE);
+  if (at < 0) return [];
+  return (ONCE_ONE[parts[at] as string] ?? [])
+    .map((name) => parts.with(at, name).join('.'))
+    .filter((each) => DEFAULT_ASSUMPTIONS[each]);
+};
+
 /**
  * The assumptions with overrides applied.
  * @throws BadInput when a key is unknown or a value is outside its range.
@@ -38,14 +65,18 @@ export interface Assumptions {
 export const assumptionsWith = (overrides: Readonly<Record<string, number>> = {}): Assumptions => {
   const values = new Map(Object.entries(DEFAULT_ASSUMPTIONS).map(([key, entry]) => [key, entry.value]));
   for (const [key, value] of Object.entries(overrides)) {
-    const entry = DEFAULT_ASSUMPTIONS[key];
-    if (!entry) throw new BadInput(`options.assumptions.${key}`, 'is not an assumption; check its name');
-    if (!Number.isFinite(value) || value < entry.min || value > entry.max)
-      throw new BadInput(
-        `options.assumptions.${key}`,
-        `${value} is outside ${entry.min} to ${entry.max} ${entry.unit}`,
-      );
-    values.set(key, value);
+    const keys = todaysKeys(key);
+    if (keys.length === 0 && !RETIRED.has(key))
+      throw new BadInput(`options.assumptions.${key}`, 'is not an assumption; check its name');
+    for (const each of keys) {
+      const entry = DEFAULT_ASSUMPTIONS[each] as Judgement;
+      if (!Number.isFinite(value) || value < entry.min || value > entry.max)
+        throw new BadInput(
+          `options.assumptions.${key}`,
+          `${value} is outside ${entry.min} to ${entry.max} ${entry.unit}`,
+        );
+      values.set(each, value);
+    }
   }
   return {
     get(key) {

@@ -4,29 +4,40 @@ const CURES = 'Chance that this part, fitted well, takes the cause away.';
 
 /** What parts cure, what work takes, what waiting and coming back cost. Money in the shop's currency. */
 export const COSTS: JudgementTable = {
-  ...chances('cures.sensor', CURES, { sensor: 0.96, seating: 0.5, 'mismatched-part': 0.5, wiring: 0.03 }),
-  ...chances('cures.tone-ring', CURES, { ring: 0.94, seating: 0.25, 'mismatched-part': 0.3 }),
-  ...chances('cures.hub-assembly', CURES, {
-    bearing: 0.97,
-    encoder: 0.97,
-    seating: 0.4,
-    'mismatched-part': 0.3,
+  ...chances('cures.sensor', CURES, { sensor: 0.97, seating: 0.5, 'wrong-sensor': 0.9, joint: 0.03 }),
+  ...chances('cures.tone-ring', CURES, { ring: 0.97, seating: 0.25, 'wrong-target': 0.85 }),
+  ...chances('cures.hub-assembly', CURES, { bearing: 0.97, encoder: 0.97, seating: 0.4 }),
+  ...chances('cures.hub-assembly.encoder-in-bearing', 'The hub brings its own encoder.', {
+    'wrong-target': 0.85,
   }),
   ...chances('cures.hub-assembly.in-hub', 'With the sensor built in, the hub brings a new one.', {
     sensor: 0.97,
     seating: 0.9,
-    'mismatched-part': 0.5,
+    'wrong-sensor': 0.9,
   }),
-  ...chances('cures.hub-assembly.ring-on-hub', 'A new hub mostly brings its ring.', { ring: 0.9 }),
-  ...chances('cures.axle-shaft', CURES, { ring: 0.95, 'mismatched-part': 0.3 }),
-  ...chances('cures.connector-kit', CURES, { wiring: 0.8 }),
-  ...chances('cures.sender', CURES, { sender: 0.92, seating: 0.5, 'mismatched-part': 0.5 }),
+  ...chances('cures.hub-assembly.ring-on-hub', 'A new hub mostly brings its ring.', {
+    ring: 0.95,
+    'wrong-target': 0.8,
+  }),
+  ...chances('cures.axle-shaft', CURES, { ring: 0.97, 'wrong-target': 0.85 }),
+  ...chances('cures.connector-kit', 'A new joint cures the joint; of the loom it reaches only the last hand’s breadth.', {
+    joint: 0.93,
+    loom: 0.12,
+  }),
+  ...chances('cures.sender', CURES, { sender: 0.95, seating: 0.5, 'wrong-sensor': 0.85 }),
   ...chances('cures.no-part', 'Chance that the work without a part takes its own cause away.', {
     seating: 0.85,
+    loom: 0.85,
     tyre: 0.95,
     supply: 0.85,
     'none-present': 0.95,
   }),
+  'cures.loom-repair.joint': judgement(
+    0.3,
+    'probability',
+    [0, 1],
+    'One who repairs the loom finds a bad joint in it now and then.',
+  ),
 
   ...row(
     'price',
@@ -65,12 +76,25 @@ export const COSTS: JudgementTable = {
     [0, 5000],
     'A fix that did not cure: second visit, second strip-down, goodwill.',
   ),
-  'refer.cost': judgement(
-    520,
+  ...row('refer', 'h', [0, 20], 'Hours of diagnosis in another workshop: with nothing known, and with the cause all but proven.', {
+    'hours-unknown': 2.2,
+    'hours-known': 0.6,
+  }),
+  'refer.tier': judgement(
+    1.25,
+    'times',
+    [1, 3],
+    'The same repair in another workshop: its rate, its dearer parts.',
+  ),
+  'refer.wait-days': judgement(1, 'day', [0, 30], 'Days until another workshop has room and is done.'),
+  'refer.module': judgement(650, 'money', [0, 20000], 'A controller or pump renewed or repaired elsewhere.'),
+  'refer.elsewhere': judgement(
+    260,
     'money',
     [0, 20000],
-    'Sending it to a workshop for full diagnosis and repair.',
+    'A repair nobody here has thought of: what it costs on average.',
   ),
+
   'idle-day.cost': judgement(35, 'money/day', [0, 5000], 'What a day off the road costs.'),
   'wait.days': judgement(
     1,
@@ -95,6 +119,12 @@ export const COSTS: JudgementTable = {
     unknown: 1,
   }),
   'seizure.per-decade': judgement(2, 'times', [1, 10], 'Ten more years in the bore.'),
+  'seizure.heavy': judgement(
+    0.25,
+    'times',
+    [0, 1],
+    'Sensors of heavy vehicles and trailers sit in a spring bush and are pushed out by hand: they rarely seize.',
+  ),
   'seizure.centre': judgement(0.3, 'times', [0, 1], 'A sender in an oily axle housing rusts far less.'),
   'seizure.settling-years': judgement(
     2,
@@ -116,36 +146,53 @@ export const COSTS: JudgementTable = {
 
   ...row('work', 'h', [0, 20], 'Working time of putting it right without a part.', {
     seating: 0.8,
+    loom: 1.5,
     tyre: 0.5,
     supply: 0.7,
     'none-present': 0.4,
-    module: 1.5,
   }),
   ...row('work.extra', 'money', [0, 5000], 'What else it costs: a tyre, a charge, a referral.', {
     seating: 4,
+    loom: 14,
     tyre: 110,
     supply: 60,
     'none-present': 0,
-    module: 480,
   }),
 
-  ...row('check.minutes', 'min', [0, 240], 'Time a check takes, tools at hand.', {
-    'visual.ring': 12,
-    'ring.teeth': 20,
-    'visual.sensor': 15,
-    'visual.connector': 8,
-    'visual.harness': 12,
-    'bearing.play': 6,
-    'bearing.noise': 6,
-    wiggle: 8,
+  ...row('check.minutes', 'min', [0, 240], 'Time the look itself takes, once what it needs is set up.', {
+    'visual.ring': 4,
+    'ring.teeth': 8,
+    'visual.sensor': 5,
+    'visual.connector': 2,
+    'visual.harness': 5,
+    'bearing.play': 2,
+    'bearing.noise': 2,
+    wiggle: 6,
     swap: 45,
-    'meter.resistance': 8,
-    'meter.supply': 8,
-    'meter.ac': 8,
-    live: 12,
-    'clear-and-drive': 15,
+    'meter.resistance': 3,
+    'meter.supply': 3,
+    'meter.ac': 4,
+    live: 8,
+    'clear-and-drive': 12,
     battery: 4,
     tyres: 4,
+    'brake.fluid': 1,
+    lamps: 1,
+  }),
+  ...row('check.setup', 'min', [0, 120], 'Lifting it and taking the wheel off; finding and opening the plug; connecting the reader. Once for all looks that need it.', {
+    wheel: 8,
+    plug: 6,
+    reader: 4,
+  }),
+  'check.setup-lost': judgement(
+    0.4,
+    'share',
+    [0, 1],
+    'The fix that follows mostly needs the same set-up: only this share of it is spent on the look.',
+  ),
+  ...row('check.draws', 'times', [0, 3], 'How often the look draws a seized sensor out of its bore: half the looks at a tip, and a swap at both ends.', {
+    'visual.sensor': 0.5,
+    swap: 1.8,
   }),
   'spread.labour.low': judgement(0.75, 'times', [0.1, 1], 'The best day, against the usual one.'),
   'spread.labour.high': judgement(1.8, 'times', [1, 5], 'The worst day, against the usual one.'),
@@ -195,6 +242,22 @@ export const COSTS: JudgementTable = {
   ),
   'school.far-away.comeback': judgement(1.8, 'times', [0, 10], 'Coming back means the long way twice.'),
   'plan.depth': judgement(3, 'steps', [1, 5], 'How far ahead the plan looks.'),
+  'plan.check-floor': judgement(
+    20,
+    'money',
+    [0, 500],
+    'A check is put before the sale only if it saves at least this: less is about even. Never asked of a safety check.',
+  ),
+  'plan.robust.tables': judgement(32, 'tables', [0, 200], 'Wrong tables a check must stay worth its time under.'),
+  'plan.robust.factor': judgement(1.5, 'times', [1, 5], 'How wrong they are: each chance by a log-normal factor of this.'),
+  'plan.robust.share': judgement(0.8, 'share', [0, 1], 'In at least this share of them.'),
+  'plan.close-call': judgement(20, 'money', [0, 500], 'Two parts that differ by less are a close call, and said to be one.'),
+  'safety.rock-from': judgement(
+    0.15,
+    'probability',
+    [0.01, 0.5],
+    'From this chance of a bearing on the wheel is rocked before anything is driven.',
+  ),
   'plan.ignore-below': judgement(
     0.002,
     'probability',
@@ -212,6 +275,30 @@ export const COSTS: JudgementTable = {
     'probability',
     [0, 0.5],
     'A way of building, or a tyre, less likely than this is not worth a question.',
+  ),
+  'offer.least-cure': judgement(
+    0.02,
+    'probability',
+    [0, 0.2],
+    'A part that cures more rarely is no offer, unless safety calls for it.',
+  ),
+  'offer.pair-from': judgement(
+    0.1,
+    'probability',
+    [0, 1],
+    'Two parts are offered as one job from this chance on that both are bad: less would be covering a guess.',
+  ),
+  'offer.pair-cures': judgement(
+    0.5,
+    'probability',
+    [0, 1],
+    'A part counts as needed for a fault that it mostly takes away.',
+  ),
+  'offer.folded-below': judgement(
+    0.05,
+    'probability',
+    [0, 0.5],
+    'An offer that cures more rarely is folded away: nobody would read it out.',
   ),
   'offer.exists-at-least': judgement(
     0.1,

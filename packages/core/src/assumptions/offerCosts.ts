@@ -86,17 +86,17 @@ export const OFFER_COSTS: JudgementTable = {
     'Weibull shape of the life of parts: above one they wear out rather than fail by chance.',
   ),
   'bearing.life-km': judgement(
-    260000,
+    400000,
     'km',
     [10000, 2000000],
-    'Distance at which half the bearings are due.',
+    'Distance at which half the bearings are due: most outlive the vehicle they came with.',
   ),
-  'bearing.life-shape': judgement(3, 'none', [1, 8], 'Weibull shape: bearings wear out with distance.'),
+  'bearing.life-shape': judgement(2.5, 'none', [1, 8], 'Weibull shape: bearings wear out with distance.'),
   ...factors('bearing.salt', 'Salt water finds the seals: counts as so much more distance.', {
-    high: 1.3,
-    some: 1.1,
+    high: 1.15,
+    some: 1.05,
     none: 1,
-    unknown: 1.1,
+    unknown: 1.05,
   }),
   'bearing.growl-years': judgement(
     0.8,

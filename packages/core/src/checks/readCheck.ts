@@ -18,13 +18,32 @@ export interface OhmRange {
 export const resistanceAt20 = (ohms: number, temperatureC: number, perKelvin: number): number =>
   ohms / (1 + perKelvin * (temperatureC - 20));
 
+/** A coil's reading brought to 20 degC against its range. */
+const coilResult = (
+  ohms: number,
+  temperatureC: number | null | undefined,
+  a: Assumptions,
+  range: OhmRange | null,
+): 'low' | 'in-range' | 'high' => {
+  const at20 = resistanceAt20(ohms, temperatureC ?? 20, a.get('resistance.copper'));
+  if (at20 < (range?.low ?? a.get('resistance.passive.low'))) return 'low';
+  return at20 > (range?.high ?? a.get('resistance.passive.high')) ? 'high' : 'in-range';
+};
+
 const resistance = (
   check: Extract<Check, { check: 'meter.resistance' }>,
   sensor: SensorType,
   a: Assumptions,
   range: OhmRange | null,
 ): CheckReading | null => {
-  if (check.of === 'new-part') return null;
+  if (check.of === 'new-part') {
+    const fresh = 'meter.resistance.new-part';
+    if (typeof check.ohms === 'string' || check.ohms < a.get('resistance.short'))
+      return { table: fresh, result: 'bad' };
+    if (sensor === 'active') return null;
+    if (check.ohms > a.get('resistance.open')) return { table: fresh, result: 'bad' };
+    return { table: fresh, result: coilResult(check.ohms, check.temperatureC, a, range) === 'in-range' ? 'sound' : 'off' };
+  }
   if (check.of === 'harness') {
     const table = 'meter.resistance.harness';
     if (typeof check.ohms === 'string') return { table, result: check.ohms };
@@ -33,16 +52,15 @@ const resistance = (
   const table = `meter.resistance.${sensor}`;
   if (typeof check.ohms === 'string') return { table, result: check.ohms };
   if (check.ohms < a.get('resistance.short')) return { table, result: 'short' };
-  if (sensor === 'active') return { table, result: 'says-nothing' };
+  // An ohmmeter does not judge an active element: a number says nothing.
+  if (sensor === 'active') return null;
   if (check.ohms > a.get('resistance.open')) return { table, result: 'open' };
-  const ohms = resistanceAt20(check.ohms, check.temperatureC ?? 20, a.get('resistance.copper'));
-  if (ohms < (range?.low ?? a.get('resistance.passive.low'))) return { table, result: 'low' };
-  return { table, result: ohms > (range?.high ?? a.get('resistance.passive.high')) ? 'high' : 'in-range' };
+  return { table, result: coilResult(check.ohms, check.temperatureC, a, range) };
 };
 
 /**
  * Judges a check by the kind of sensor it was made on. Null when the reading says nothing there: a ring that could
- * not be seen, AC from an active sensor, the resistance of a new part. A coil is judged by `range` where the catalogue
+ * not be seen, AC from an active sensor, ohms of an active element. A coil is judged by `range` where the catalogue
  * has it for that part, else by the rule of thumb.
  */
 export const readCheck = (
@@ -78,7 +96,15 @@ export const readCheck = (
     case 'ring.teeth':
       return { table: check.check, result: check.counted === check.expected ? 'match' : 'differ' };
     case 'live':
-      return { table: 'live', result: check.pattern };
+      // Far beyond any tyre or tooth count: what reads so is a signal that is not one.
+      return {
+        table: 'live',
+        result:
+          (check.pattern === 'reads-high' || check.pattern === 'reads-low') &&
+          Math.abs(check.percent ?? 0) > a.get('live.ratio-most')
+            ? 'no-signal'
+            : check.pattern,
+      };
     case 'battery': {
       if (check.restingVolts == null && check.crankingVolts == null) return null;
       const weak =
@@ -87,6 +113,7 @@ export const readCheck = (
       return { table: 'battery', result: weak ? 'weak' : 'good' };
     }
     case 'tyres':
+    case 'brake.fluid':
       return null;
     default:
       return { table: check.check, result: check.result };
@@ -107,10 +134,12 @@ export const NORMAL_RESULT: Readonly<Record<string, string>> = {
   'meter.resistance.passive': 'in-range',
   'meter.resistance.active': 'says-nothing',
   'meter.resistance.harness': 'continuous',
+  'meter.resistance.new-part': 'sound',
   'meter.supply': 'present',
   'meter.ac': 'good',
   live: 'normal',
   'clear-and-drive': 'stays-away',
   battery: 'good',
+  lamps: 'out-by-itself',
   tyres: 'match',
 };

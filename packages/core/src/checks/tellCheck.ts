@@ -12,6 +12,7 @@ export interface CheckSetting {
   /** Null: not known which kind of sensor it is. */
   readonly sensor: SensorType | null;
   readonly axles: number;
+  readonly driveline?: string | null;
   /** Resistance in ohm the maker gives for this part at 20 degC, when the catalogue has it. */
   readonly range?: { readonly low: number; readonly high: number } | null;
   readonly tyre?: string | null;
@@ -124,9 +125,9 @@ const tellTyres = (
     lines: [
       ...read.map(
         ({ end, size, tyre }) =>
-          `${wheelEndInWords(end, setting.axles)} ${size}: ${tyre.diameter.toFixed(0)} mm, ${rollingCircumference(tyre.diameter, rolling).toFixed(3)} m a turn${
+          `${wheelEndInWords(end, setting)} ${size}: ${tyre.diameter.toFixed(0)} mm, ${rollingCircumference(tyre.diameter, rolling).toFixed(3)} m a turn${
             first && end !== first.end && Math.abs(readsAgainst(tyre, first.tyre)) >= 0.05
-              ? `, reads ${Math.abs(readsAgainst(tyre, first.tyre)).toFixed(2)} % ${readsAgainst(tyre, first.tyre) < 0 ? 'low' : 'high'} against ${wheelEndInWords(first.end, setting.axles)}`
+              ? `, reads ${Math.abs(readsAgainst(tyre, first.tyre)).toFixed(2)} % ${readsAgainst(tyre, first.tyre) < 0 ? 'low' : 'high'} against ${wheelEndInWords(first.end, setting)}`
               : ''
           }`,
       ),
@@ -136,7 +137,7 @@ const tellTyres = (
       ...(read.length >= 2 && odd.length === 0 ? ['no two wheels of an axle differ enough to matter'] : []),
       ...odd.map(
         ({ wheelEnd, readsPercent }) =>
-          `a controller sees ${wheelEndInWords(wheelEnd, setting.axles)} ${Math.abs(readsPercent).toFixed(1)} % ${readsPercent < 0 ? 'slow' : 'fast'} at every speed`,
+          `a controller sees ${wheelEndInWords(wheelEnd, setting)} ${Math.abs(readsPercent).toFixed(1)} % ${readsPercent < 0 ? 'slow' : 'fast'} at every speed`,
       ),
     ],
     says: odd.length > 0 ? 'faulty' : read.length >= 2 ? 'sound' : 'nothing',

@@ -64,7 +64,7 @@ const ECHO = lexicon<true>([
 
 const BRAKE_CONTROLLER = lexicon<true>([
   [
-    'abs|anti lock|antilock|ebs|esp|esc|dsc|vsc|stability control|stability|brake controller|brake control|brake control module|brake system|electronic brake|electronic brakes|brake electronics|trailer abs|trailer ebs|braking|brakes|skid control|dynamic stability|wheel slip control|brake module',
+    'abs|anti lock|antilock|ebs|esp|esc|dsc|vsc|stability control|stability|brake controller|brake control|brake control module|brake system|electronic brake|electronic brakes|brake electronics|trailer abs|trailer ebs|braking|brakes|skid control|dynamic stability|wheel slip control|brake module|brake ecu|brake|abs ecu|abs esp',
     true,
   ],
 ]);
@@ -72,6 +72,13 @@ const BRAKE_CONTROLLER = lexicon<true>([
 const NOT_BRAKE_CONTROLLER = lexicon<true>([
   [
     'park brake|parking brake|hand brake|handbrake|electric park brake|trailer brake lights|brake lights|brake light|brake booster',
+    true,
+  ],
+]);
+
+const OTHER_CONTROLLER = lexicon<true>([
+  [
+    'engine|motor|ecm|pcm|powertrain|gearbox|transmission|tcm|transfer case|four wheel drive|all wheel drive|body|bcm|gateway|airbag|srs|restraint|climate|hvac|heater|air conditioning|radio|infotainment|telematics|instrument|instruments|cluster|dash|dashboard|camera|radar|lane|cruise|door|doors|seat|seats|light|lighting|headlamp|immobiliser|steering|power steering|tachograph|suspension|parking aid|tyre pressure',
     true,
   ],
 ]);
@@ -105,8 +112,24 @@ export const isEchoText = (text: string): boolean => {
 };
 export const isVoltageText = (text: string): boolean => has(VOLTAGE.all(tokensOf(text)));
 
-/** Whether a module's name is that of a brake controller. Park brakes are their own modules. */
-export const isBrakeController = (module: string): boolean => {
+/** Words of a controller that says it failed itself, or its pump or a relay of its own. */
+const SELF = lexicon<true>([
+  [
+    'internal failure|internal fault|internal error|internal malfunction|internal electronic failure|control unit failure|control unit fault|control unit defective|controller failure|controller fault|controller defective|controller failed|control module failure|control module fault|control module defective|module failure|module defective|module fault|ecu fault|ecu failure|ecu defective|ecu internal|memory failure|checksum|watchdog|pump motor|return pump|pump relay|pump circuit|motor relay|valve relay|solenoid relay|main relay|valve solenoid|solenoid valve|inlet valve|outlet valve|hydraulic unit|hydraulic control unit|modulator valve|modulator defective',
+    true,
+  ],
+]);
+
+/** Whether a description says that the controller, its pump or a relay failed. */
+export const isSelfText = (text: string): boolean => has(SELF.all(tokensOf(text)));
+
+/**
+ * Whether a module's name is that of a brake controller. Park brakes are their own modules. Null: a name nobody here
+ * knows, which may be either.
+ */
+export const isBrakeController = (module: string): boolean | null => {
   const tokens = tokensOf(module);
-  return !has(NOT_BRAKE_CONTROLLER.all(tokens)) && has(BRAKE_CONTROLLER.all(tokens));
+  if (has(NOT_BRAKE_CONTROLLER.all(tokens))) return false;
+  if (has(BRAKE_CONTROLLER.all(tokens))) return true;
+  return has(OTHER_CONTROLLER.all(tokens)) ? false : null;
 };

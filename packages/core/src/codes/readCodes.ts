@@ -9,6 +9,7 @@ import { FAILURE_MODES, FAILURE_TYPES, type CodeMeaning } from './codeMeaning.ts
 import {
   isBrakeController,
   isEchoText,
+  isSelfText,
   isVoltageText,
   isWheelSpeedText,
   meaningInText,
@@ -20,6 +21,8 @@ export interface UnderstoodCode extends ReadCode {
   /** What it says of a wheel-speed signal, or null when it is not about one. */
   readonly signal: CodeMeaning | null;
   readonly voltage: boolean;
+  /** Whether it says that the controller, its pump or a relay of its own failed. */
+  readonly self: boolean;
   readonly grammar: ParsedCode['grammar'] | null;
   /** What each dictionary would say of it, while the maker is not known. */
   readonly readings: ReadonlyArray<{ dictionary: string; text: string }>;
@@ -36,6 +39,8 @@ export interface CodeContext extends PositionContext {
 }
 
 const ECHO_BASES = new Set(['U0121', 'U0415']);
+/** SAE J1939-71: controller #1 and #2, which report on themselves. */
+const CONTROLLER_SPNS = new Set([629, 630]);
 const VOLTAGE_BASES = new Set(['P0560', 'P0561', 'P0562', 'P0563']);
 const normal = (code: string): string => code.toUpperCase().replace(/[^0-9A-Z]/g, '');
 
@@ -137,26 +142,41 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
 
   const base = parsed?.grammar === 'j2012' ? parsed.base : null;
   const brake = module === null ? null : isBrakeController(module);
+  // What the public standards reserve for a wheel outranks the name of the module it was read from.
+  const reserved =
+    (base !== null && reservedCorner(base) !== null) ||
+    (parsed?.grammar === 'spn' && spnCorner(parsed.spn) !== null);
   const echo =
-    (base !== null && ECHO_BASES.has(base) && brake !== true) ||
-    (brake !== true && texts.some(isEchoText) && !texts.some(isWheelSpeedText));
+    !reserved &&
+    ((base !== null && ECHO_BASES.has(base) && brake !== true) ||
+      (brake !== true && texts.some(isEchoText) && !texts.some(isWheelSpeedText)));
   const voltage =
     !echo &&
+    !reserved &&
     ((base !== null && VOLTAGE_BASES.has(base)) || texts.some(isVoltageText)) &&
     !texts.some(isWheelSpeedText);
   const wheelEnds = echo || voltage ? [] : toCentre(cornersOf(parsed, texts, given, context), context);
-  const reserved = base !== null && reservedCorner(base) !== null;
-  const spnWheel = parsed?.grammar === 'spn' && spnCorner(parsed.spn) !== null;
+  const self =
+    !echo &&
+    !voltage &&
+    !reserved &&
+    brake !== false &&
+    !texts.some(isWheelSpeedText) &&
+    (texts.some(isSelfText) ||
+      (parsed?.grammar === 'j2012' &&
+        parsed.base.startsWith('C') &&
+        parsed.failureType?.startsWith('4') === true) ||
+      (parsed?.grammar === 'spn' && CONTROLLER_SPNS.has(parsed.spn) && brake === true));
   const chassis = base !== null && base.startsWith('C') && brake !== false;
   const aboutWheel =
     !echo &&
     !voltage &&
-    brake !== false &&
+    !self &&
     (reserved ||
-      spnWheel ||
-      texts.some(isWheelSpeedText) ||
+      (brake !== false &&
+        (texts.some(isWheelSpeedText) ||
       (wheelEnds.length > 0 && (chassis || brake === true || parsed === null)) ||
-      (chassis && context.namedCorner !== null && texts.length === 0));
+      (chassis && context.namedCorner !== null && texts.length === 0))));
   const ends =
     aboutWheel && wheelEnds.length === 0 && context.namedCorner ? [context.namedCorner] : wheelEnds;
   const understood =
@@ -166,10 +186,10 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     ? 'knock-on'
     : aboutWheel
       ? 'root'
-      : understood && (texts.length > 0 || voltage || (base !== null && !base.startsWith('C')))
+      : understood && (texts.length > 0 || voltage || self || (base !== null && !base.startsWith('C')))
         ? 'other'
         : 'unknown';
-  const place = ends.map((end) => wheelEndInWords(end, context.axles)).join(' and ');
+  const place = ends.map((end) => wheelEndInWords(end, context)).join(' and ');
   const echoWords =
     base === 'U0121'
       ? 'lost communication with the anti-lock controller'
@@ -186,7 +206,7 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
           ]
             .filter(Boolean)
             .join(': ')
-        : [d.words, d.failure].filter(Boolean).join(': ') ||
+        : [d.words || (self ? 'the controller says that it failed itself' : ''), d.failure].filter(Boolean).join(': ') ||
           (ambiguous.length > 0
             ? `depends on the maker: ${ambiguous.map((r) => `${r.dictionary}: ${r.text}`).join('; ')}`
             : 'not explained by the standard or by a dictionary here');
@@ -210,6 +230,7 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     explainedBy: null,
     signal: aboutWheel ? (d.signal ?? 'generic') : null,
     voltage,
+    self,
     grammar: parsed?.grammar ?? null,
     readings: ambiguous,
   };

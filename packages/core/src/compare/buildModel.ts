@@ -1,13 +1,13 @@
 import { soundFromStart } from '../offers/partLife.ts';
 import { ratesFor, workHours } from '../offers/rates.ts';
+import { together, type JobOutlay } from '../offers/together.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import type { CompareModel, Way } from './model.ts';
-import { together, type WayOutlay } from './together.ts';
 import { wayCures } from './wayCures.ts';
 import { wayPlans, type WayPlan, type WaySetting } from './wayPlans.ts';
 
 /** Costs of a way that fits nothing: a sum of money and no more. */
-const flat = (price: number, hours = 0, labour = 0): WayOutlay => ({
+const flat = (price: number, hours = 0, labour = 0): JobOutlay => ({
   price,
   listPrice: price,
   costPrice: null,
@@ -28,19 +28,27 @@ const flat = (price: number, hours = 0, labour = 0): WayOutlay => ({
   lines: [],
 });
 
-/** Expected cost of what is best after all fixes of a way did not cure, the comeback itself counted. */
-const failureOf = ({ plan }: WaySetting, fixes: readonly number[]): number => {
+/** Expected cost of what is best after a way did not cure, the comeback itself counted. */
+const failureOf = ({ plan }: WaySetting, fix: number): number => {
   const { solve, corner, depth } = plan;
-  let situation = solve.start;
-  for (const fix of fixes) {
-    const { chance, next } = solve.afterFailed(situation, fix);
-    if (chance <= 1e-9) return corner.problem.comeback;
-    situation = next;
-  }
-  return corner.problem.comeback + solve.best(situation, Math.max(1, depth - fixes.length)).value;
+  const { chance, next } = solve.afterFailed(solve.start, fix);
+  if (chance <= 1e-9) return corner.problem.comeback;
+  return corner.problem.comeback + solve.best(next, Math.max(1, depth - 1)).value;
 };
 
-const reasons = (way: WayPlan, costs: WayOutlay, s: WaySetting, currency: string): string[] => {
+/** How much likelier than the plan's own the very parts of a way are to work from the start. */
+const soundOf = (way: WayPlan, s: WaySetting): number => {
+  const fix = s.plan.corner.fixes[way.fix];
+  if (fix?.kind !== 'part') return 1;
+  return way.outlays.reduce(
+    (product, { chosen }, i) =>
+      (product * soundFromStart(chosen?.tier ?? null, s.a)) /
+      soundFromStart(fix.outlays[i]?.chosen?.tier ?? null, s.a),
+    1,
+  );
+};
+
+const reasons = (way: WayPlan, costs: JobOutlay, s: WaySetting, currency: string): string[] => {
   const money = (amount: number) => moneyInWords(amount, currency);
   const hub = way.outlays.find(({ spared }) => spared.chance > 0.05);
   return [
@@ -66,26 +74,18 @@ const reasons = (way: WayPlan, costs: WayOutlay, s: WaySetting, currency: string
 
 /**
  * The job as a model of ways: what each costs for certain, and its chances. States of the plan in which every way
- * cures alike are one group. The old bearing is due, or not, for every way that leaves it in; the plan books the same
- * money to the hub's credit, so that the two differ by a constant and never on the order of ways.
+ * cures alike are one group. The old bearing is due, or not, for every way that leaves it in: one account of it for
+ * plan, offers and comparison.
  */
 export const buildModel = (s: WaySetting, currency: string): CompareModel => {
   const { plan, docket, a } = s;
   const { corner } = plan;
   const rates = ratesFor(docket, a);
   const plans = wayPlans(s);
-  const cures = plans.map((way) =>
-    wayCures(
-      corner.problem,
-      way.fixes,
-      way.fixes.map((_, i) => {
-        const outlay = way.outlays[i];
-        return outlay ? soundFromStart(outlay.chosen?.tier ?? null, a) : 1;
-      }),
-    ),
-  );
+  const cures = plans.map((way) => wayCures(corner.problem, way.fix, soundOf(way, s)));
   const hub = corner.fixes.find((fix) => fix.kind === 'part' && fix.part === 'hub-assembly');
-  const bearing = hub?.kind === 'part' ? hub.outlay.spared : { chance: 0, cost: 0 };
+  const bearing =
+    hub?.kind === 'part' && hub.outlays[0] ? hub.outlays[0].spared : { chance: 0, cost: 0 };
 
   const groups = new Map<string, { p: number; cures: number[] }>();
   corner.problem.belief.forEach((p, state) => {
@@ -100,7 +100,7 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
   const total = sorted.reduce((sum, { p }) => sum + p, 0);
 
   const ways = plans.map((way, w): Way => {
-    const fix = corner.fixes[way.fixes[0] ?? 0];
+    const fix = corner.fixes[way.fix];
     const same = way.otherSide ? [...way.outlays, way.otherSide] : way.outlays;
     const hours = fix?.kind === 'work' ? workHours(fix.work, rates, a) : 0;
     const labour = hours * rates.labour;
@@ -122,7 +122,7 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
       })),
       ...costs,
       cures: sorted.map((group) => group.cures[w] ?? 0),
-      failure: failureOf(s, way.fixes),
+      failure: failureOf(s, way.fix),
       keepsBearing: !way.outlays.some(({ part }) => part === 'hub-assembly'),
       spared: other
         ? {
@@ -142,7 +142,7 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
     label: 'refer it to a workshop',
     kind: 'refer',
     parts: [],
-    ...flat(corner.problem.refer),
+    ...flat(corner.problem.refer.reduce((sum, cost, i) => sum + cost * (corner.problem.belief[i] ?? 0), 0)),
     cures: sorted.map(() => 1),
     failure: 0,
     keepsBearing: true,

@@ -1,7 +1,8 @@
 import { summaryOf } from '../chance/summaryOf.ts';
 import type { ComparedWay } from '../vocabulary/comparison.ts';
 import { drawCosts } from './drawCosts.ts';
-import { costParts, cureOf, sureCost } from './expectedCost.ts';
+import { sureCost } from '../offers/together.ts';
+import { costParts, cureOf } from './expectedCost.ts';
 import { luckFor } from './luck.ts';
 import type { CompareModel } from './model.ts';
 

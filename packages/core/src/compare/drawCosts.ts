@@ -1,6 +1,6 @@
-import { sureCost } from './expectedCost.ts';
+import { sureCost, type Snag } from '../offers/together.ts';
 import type { Die, Luck } from './luck.ts';
-import type { CompareModel, Snag, Way } from './model.ts';
+import type { CompareModel, Way } from './model.ts';
 import { spreadOver } from './spread.ts';
 
 /** Which group of truths each draw fell into. */

@@ -1,13 +1,6 @@
 import type { CostPart } from '../vocabulary/advice.ts';
-import type { CompareModel, Snag, Way } from './model.ts';
-
-/** What is certain to be paid. */
-export const sureCost = (way: Way): number =>
-  way.price + way.companions + way.core + way.labour + way.supplies + way.tax + way.fee;
-
-/** Expected cost of getting a snapped one out, once it has snapped. */
-export const snapCost = (snag: Snag): number =>
-  snag.snaps.reduce((sum, { chance, cost }) => sum + chance * cost, 0);
+import { snapCost } from '../offers/together.ts';
+import type { CompareModel, Way } from './model.ts';
 
 /** Chance that a way cures, over all groups. */
 export const cureOf = (way: Way, model: CompareModel): number =>

@@ -3,7 +3,7 @@ import { WORK_AS_DEED, type Work } from '../offers/fixes.ts';
 import type { ComparedWay } from '../vocabulary/comparison.ts';
 import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
-import { snapCost } from './expectedCost.ts';
+import { snapCost } from '../offers/together.ts';
 import type { CompareModel } from './model.ts';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

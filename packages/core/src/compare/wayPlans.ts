@@ -3,6 +3,7 @@ import type { Architecture } from '../diagnosis/architecture.ts';
 import { WORK_IN_WORDS } from '../offers/fixes.ts';
 import { fittingAt, outlayOf, type Outlay } from '../offers/outlay.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
+import { partsInWords } from '../plan/planTree.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
@@ -13,8 +14,8 @@ import type { PartClass } from '../vocabulary/words.ts';
 export interface WayPlan {
   readonly id: string;
   readonly label: string;
-  /** Indices of the plan's fixes, in the order they are done. */
-  readonly fixes: readonly number[];
+  /** Index of the plan's fix that it is. */
+  readonly fix: number;
   readonly outlays: readonly Outlay[];
   /** The same part on the other side of the axle, fitted in the same visit. */
   readonly otherSide: Outlay | null;
@@ -28,15 +29,10 @@ export interface WaySetting {
   readonly slice: CatalogueSlice;
   readonly today: string;
   readonly a: Assumptions;
-  /** Only the shop's preferred part of each class: what the docket offers side by side. */
+  /** Only the shop's preferred part of each class, and the pair the plan would sell: what the docket offers side by side. */
   readonly preferredOnly?: boolean;
 }
 
-/** Which parts are sold together at one wheel end, when both can be had: what is bad together, or breaks together. */
-const PAIRS: ReadonlyArray<readonly [PartClass, PartClass]> = [
-  ['tone-ring', 'sensor'],
-  ['sensor', 'connector-kit'],
-];
 /** Fitted on both sides at once by those who do not want to come again. */
 const BOTH_SIDES: readonly PartClass[] = ['sensor', 'tone-ring', 'hub-assembly'];
 
@@ -54,16 +50,17 @@ const TIER_IN_WORDS = { dealer: 'dealer part', good: 'good aftermarket', budget:
 export const wayPlans = (s: WaySetting): WayPlan[] => {
   const { plan, docket, slice } = s;
   const end = plan.wheelEnd;
-  const indexOf = (part: PartClass) =>
-    plan.corner.fixes.findIndex((fix) => fix.kind === 'part' && fix.part === part);
   const outlayAt = (part: PartClass) => {
-    const fix = plan.corner.fixes[indexOf(part)];
-    return fix?.kind === 'part' ? fix.outlay : null;
+    const fix = plan.corner.fixes.find(
+      (each) => each.kind === 'part' && each.part === part && each.with.length === 0,
+    );
+    return fix?.kind === 'part' ? (fix.outlays[0] ?? null) : null;
   };
   const idOf = (outlay: Outlay) =>
     `${outlay.part}@${outlay.wheelEnd}:${outlay.chosen?.number ?? 'price-book'}`;
   const singles = plan.corner.fixes.flatMap((fix, f): WayPlan[] => {
-    if (fix.kind !== 'part') return [];
+    const own = fix.kind === 'part' && fix.with.length === 0 ? fix.outlays[0] : null;
+    if (fix.kind !== 'part' || !own) return [];
     const candidates = s.preferredOnly ? [] : byTier(fittingAt(fix.part, end, docket, slice));
     const named = (outlay: Outlay): WayPlan => ({
       id: idOf(outlay),
@@ -71,34 +68,32 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
         candidates.length > 1 && outlay.chosen
           ? `${PART_IN_WORDS[fix.part]}, ${TIER_IN_WORDS[outlay.chosen.tier]}`
           : PART_IN_WORDS[fix.part],
-      fixes: [f],
+      fix: f,
       outlays: [outlay],
       otherSide: null,
     });
-    const others = candidates.filter((part) => part.tier !== fix.outlay.chosen?.tier);
+    const others = candidates.filter((part) => part.tier !== own.chosen?.tier);
     return [
-      named(fix.outlay),
+      named(own),
       ...others.map((part) =>
         named(outlayOf(fix.part, end, s.architecture, docket, slice, s.today, s.a, part)),
       ),
     ];
   });
-  const pairs = PAIRS.flatMap(([one, other]): WayPlan[] => {
-    const first = outlayAt(one);
-    const second = outlayAt(other);
-    return first && second
+  const pairs = plan.corner.fixes.flatMap((fix, f): WayPlan[] =>
+    fix.kind === 'part' && fix.with.length > 0 && (!s.preferredOnly || fix === plan.bestFix.fix)
       ? [
           {
-            id: `${idOf(first)}+${idOf(second)}`,
-            label: `${PART_IN_WORDS[one]} and ${PART_IN_WORDS[other]}`,
-            fixes: [indexOf(one), indexOf(other)],
-            outlays: [first, second],
+            id: fix.outlays.map(idOf).join('+'),
+            label: partsInWords(fix.part, fix.with),
+            fix: f,
+            outlays: fix.outlays,
             otherSide: null,
           },
         ]
-      : [];
-  });
-  if (s.preferredOnly) return singles;
+      : [],
+  );
+  if (s.preferredOnly) return [...singles, ...pairs];
   const across = acrossFrom(end);
   const both = BOTH_SIDES.flatMap((part): WayPlan[] => {
     const here = outlayAt(part);
@@ -108,7 +103,9 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
       {
         id: `${idOf(here)}+${idOf(there)}`,
         label: `${PART_IN_WORDS[part]}, both sides`,
-        fixes: [indexOf(part)],
+        fix: plan.corner.fixes.findIndex(
+          (fix) => fix.kind === 'part' && fix.part === part && fix.with.length === 0,
+        ),
         outlays: [here],
         otherSide: there,
       },
@@ -116,7 +113,7 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
   });
   const works = plan.outcomes.flatMap(({ fix, cures }, f): WayPlan[] =>
     fix.kind === 'work' && cures >= s.a.get('compare.work-from')
-      ? [{ id: `work:${fix.work}`, label: WORK_IN_WORDS[fix.work], fixes: [f], outlays: [], otherSide: null }]
+      ? [{ id: `work:${fix.work}`, label: WORK_IN_WORDS[fix.work], fix: f, outlays: [], otherSide: null }]
       : [],
   );
   return [...singles, ...pairs, ...both, ...works];

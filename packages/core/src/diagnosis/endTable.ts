@@ -1,20 +1,26 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import type { Cause } from '../vocabulary/words.ts';
+import type { Fault } from '../vocabulary/faults.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';
-import { likelihood } from './likelihood.ts';
-import { causePrior, statePrior } from './priors.ts';
-import { causesAt, statesAt, type State } from './states.ts';
+import { likelihood, soundChance } from './likelihood.ts';
+import { faultPrior, statePrior } from './priors.ts';
+import { faultsAt, statesAt, type State } from './states.ts';
 
 /** What may be wrong with what all wheels share. */
-export const SHARED_STATES: ReadonlyArray<readonly Cause[]> = [
+export const SHARED_STATES: ReadonlyArray<readonly Fault[]> = [
   [],
   ['module'],
   ['supply'],
   ['module', 'supply'],
 ];
+
+/** What a wheel end weighs with nothing wrong, and with something wrong. */
+export interface EndSum {
+  readonly sound: number;
+  readonly faulty: number;
+}
 
 /** Weights of every state of one wheel end built one way, given the facts that speak of it. */
 export interface EndTable {
@@ -24,8 +30,10 @@ export interface EndTable {
   readonly weights: readonly (readonly Float64Array[])[];
   /** [symptom subset][state]: chance that no complaint of the subset comes from this state. */
   readonly silent: readonly Float64Array[];
-  /** [shared][here][subset] */
-  readonly sums: readonly (readonly (readonly number[])[])[];
+  /** Prior odds that something is wrong here. */
+  readonly odds: number;
+  /** [shared][here][subset]: weight of nothing wrong here, and of all states where something is. */
+  readonly sums: readonly (readonly (readonly EndSum[])[])[];
 }
 
 /** What a table is put together from; each piece is worked out once, however many tables hold it. */
@@ -33,27 +41,45 @@ interface Pieces {
   priors(end: WheelEnd, architecture: Architecture, states: readonly State[]): readonly number[];
   /** Chance of one finding in every state, for one set of shared causes. */
   column(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
-  /** How far a finding can move any cause: the most it can tell. */
+  /** Chance that a check shows nothing in every state; zero where it says nothing. */
+  sound(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  /** How far a finding can move any fault: the most it can tell. */
   spread(finding: Finding, end: WheelEnd, architecture: Architecture): number;
   silent(complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array;
 }
 
+/** How a finding counts beside others that report the same mechanism at the same wheel end. */
+interface Weighing {
+  /** Power of its whole chance. */
+  readonly whole: number;
+  /** Power of the chance that a check shows anything abnormal at all; which abnormality it shows counts in full. */
+  readonly abnormal: number;
+}
+
 /**
- * Powers of correlated findings: of those sharing a mechanism the most telling counts in full, the others with a small
- * power, so that three reports of one open circuit are not three proofs.
+ * Of codes that share a mechanism the most telling counts in full, the others with a small power: three reports of one
+ * open circuit are not three proofs. A check that repeats what a code says (or another check) could be foretold to be
+ * abnormal: only that chance is damped. What it shows, such as a dip once a turn and not a dead signal, counts in full.
  */
-const powersOf = (
+const weigh = (
   findings: readonly Finding[],
   spreadOf: (finding: Finding) => number,
   repeat: number,
-): number[] => {
+): Weighing[] => {
   const spread = findings.map(spreadOf);
-  return findings.map((finding, i) => {
-    const stronger = findings.some((other, j) => {
+  return findings.map((finding, i): Weighing => {
+    const alike = findings
+      .map((other, j) => ({ other, j }))
+      .filter(({ other, j }) => j !== i && other.mechanism === finding.mechanism);
+    const stronger = ({ other, j }: { other: Finding; j: number }) => {
       const [mine, its] = [spread[i] ?? 0, spread[j] ?? 0];
-      return j !== i && other.mechanism === finding.mechanism && (its > mine || (its === mine && j < i));
-    });
-    return stronger ? repeat : 1;
+      return other.kind === finding.kind && (its > mine || (its === mine && j < i));
+    };
+    if (finding.kind === 'check')
+      return !finding.isNormal && alike.some((a) => a.other.kind === 'present' || stronger(a))
+        ? { whole: 1, abnormal: repeat - 1 }
+        : { whole: 1, abnormal: 0 };
+    return { whole: alike.some(stronger) ? repeat : 1, abnormal: 0 };
   });
 };
 
@@ -71,18 +97,21 @@ const build = (
   const priors = pieces.priors(end, architecture, states);
   const sets = adrift.length > 0 ? [own, [...own, ...adrift]] : [own];
   const powers = sets.map((findings) =>
-    powersOf(findings, (finding) => pieces.spread(finding, end, architecture), repeat),
+    weigh(findings, (finding) => pieces.spread(finding, end, architecture), repeat),
   );
   const weights = SHARED_STATES.map((_, shared) => {
     const columns = (sets.at(-1) ?? []).map((finding) => pieces.column(finding, end, architecture, shared));
     return sets.map((findings, here) => {
       const out = Float64Array.from(priors);
-      findings.forEach((_finding, i) => {
-        const power = powers[here]?.[i] ?? 1;
+      findings.forEach((_, i) => {
+        const { whole, abnormal } = powers[here]?.[i] as Weighing;
         const column = columns[i] as Float64Array;
+        const sound =
+          abnormal === 0 ? null : pieces.sound(findings[i] as Finding, end, architecture, shared);
         for (let t = 0; t < out.length; t++) {
           const chance = column[t] as number;
-          out[t] = (out[t] as number) * (power === 1 ? chance : chance ** power);
+          const told = whole === 1 ? chance : chance ** whole;
+          out[t] = (out[t] as number) * (sound ? told * (1 - (sound[t] as number)) ** abnormal : told);
         }
       });
       return out;
@@ -97,17 +126,19 @@ const build = (
     });
     return out;
   });
-  const dot = (x: Float64Array, y: Float64Array): number => {
-    let sum = 0;
-    for (let i = 0; i < x.length; i++) sum += (x[i] as number) * (y[i] as number);
-    return sum;
+  // The first state is nothing wrong.
+  const sumOf = (x: Float64Array, y: Float64Array): EndSum => {
+    let faulty = 0;
+    for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
+    return { sound: (x[0] as number) * (y[0] as number), faulty };
   };
   return {
     end,
     states,
     weights,
     silent,
-    sums: weights.map((byHere) => byHere.map((w) => silent.map((s) => dot(w, s)))),
+    odds: (1 - (priors[0] ?? 1)) / (priors[0] ?? 1),
+    sums: weights.map((byHere) => byHere.map((w) => silent.map((s) => sumOf(w, s)))),
   };
 };
 
@@ -143,15 +174,16 @@ export const endTables = (): EndTables => {
   };
   const priors = new Map<string, readonly number[]>();
   const columns = new Map<string, Float64Array>();
+  const sounds = new Map<string, Float64Array>();
   const spreads = new Map<string, number>();
   const silents = new Map<string, Float64Array>();
   const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => ({
     priors: (end, architecture, states) =>
       memo(priors, `${end} ${id(architecture)} ${id(vehicle)} ${id(a)}`, () => {
         const chanceOf = new Map(
-          ([...causesAt(end, architecture), 'none-present'] as Cause[]).map((cause) => [
+          ([...faultsAt(end, architecture), 'none-present'] as Fault[]).map((cause) => [
             cause,
-            causePrior(cause, architecture, vehicle, today, a),
+            faultPrior(cause, architecture, vehicle, today, a),
           ]),
         );
         const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
@@ -165,9 +197,18 @@ export const endTables = (): EndTables => {
           likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
         );
       }),
+    sound: (finding, end, architecture, shared) =>
+      memo(sounds, `${id(finding)} ${end} ${id(architecture)} ${shared}`, () => {
+        const also = SHARED_STATES[shared] ?? [];
+        const { normal } = finding;
+        const silent = !normal || (finding.says && !finding.says(architecture));
+        return Float64Array.from(statesAt(end, architecture), (state) =>
+          silent ? 0 : soundChance(normal, also.length > 0 ? [...state, ...also] : state, architecture),
+        );
+      }),
     spread: (finding, end, architecture) =>
       memo(spreads, `${id(finding)} ${end} ${id(architecture)}`, () => {
-        const causes: Cause[] = [...causesAt(end, architecture), 'none-present'];
+        const causes: Fault[] = [...faultsAt(end, architecture), 'none-present'];
         const logs = [null, ...causes].map((cause) =>
           Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
         );
@@ -176,7 +217,7 @@ export const endTables = (): EndTables => {
     silent: (complaint, end, architecture) =>
       memo(silents, `${id(complaint)} ${end} ${id(architecture)}`, () =>
         Float64Array.from(statesAt(end, architecture), (state) =>
-          state.reduce((p, cause) => p * (1 - complaint.brings(cause, end)), 1),
+          state.reduce((p, fault) => p * (1 - complaint.brings(fault, end)), 1),
         ),
       ),
   });

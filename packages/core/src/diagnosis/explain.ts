@@ -1,6 +1,6 @@
 import type { FactEffect } from '../vocabulary/advice.ts';
 import { CAUSE_SHORT } from '../vocabulary/inWords.ts';
-import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import { wheelEndInWords, type WheelNames } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { Evidence } from './finding.ts';
@@ -43,6 +43,7 @@ export const evidenceWithout = (evidence: Evidence, path: string): Evidence => (
   findings: evidence.findings.filter((finding) => finding.path !== path),
   complaints: evidence.complaints.filter((complaint) => !complaint.paths.includes(path)),
   shared: evidence.shared.filter((finding) => finding.path !== path),
+  setAside: evidence.setAside,
 });
 
 /**
@@ -53,7 +54,7 @@ export const explainFacts = (
   facts: readonly Removable[],
   whole: Posterior,
   causes: ReadonlyArray<{ cause: Cause; wheelEnd: WheelEnd | null }>,
-  axles: number,
+  names: WheelNames,
   corner: WheelEnd | null,
 ): FactEffect[] =>
   facts.map(({ path, label, wheelEnd, without }) => {
@@ -66,7 +67,7 @@ export const explainFacts = (
           cause,
           wheelEnd: end,
           factor,
-          words: `${CAUSE_SHORT[cause]}${end && end !== corner ? ` ${wheelEndInWords(end, axles)}` : ''} ${factorInWords(factor)}`,
+          words: `${CAUSE_SHORT[cause]}${end && end !== corner ? ` ${wheelEndInWords(end, names)}` : ''} ${factorInWords(factor)}`,
         };
       })
       .filter(({ factor }) => Math.max(factor, 1 / factor) >= SAID_FROM)

@@ -1,13 +1,17 @@
-import type { Cause } from '../vocabulary/words.ts';
+import type { Fault } from '../vocabulary/faults.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture } from './architecture.ts';
+
+/** A chance under one fault, or under none (null), at a wheel end built so. */
+export type Chance = (fault: Fault | null, architecture: Architecture) => number;
 
 /**
  * A fact that speaks of one wheel end, as the reasoning uses it.
  *
- * - `present`: something that is there (a code, a named corner); `seen` is its chance under one cause.
+ * - `present`: something that is there (a code, a named corner); `seen` is its chance under one fault.
+ * - `absent`: something that is not there though it was looked for (no code here); `seen` is the chance of its absence.
  * - `check`: a check with several results; `seen` is the chance of the result found, `normal` of the sound result.
- * - `factor`: what was done lately; `seen` multiplies the odds of a cause.
+ * - `factor`: what was done lately; `seen` multiplies the odds of a fault.
  */
 export interface Finding {
   /** Path of the fact in the docket it comes from. */
@@ -17,11 +21,12 @@ export interface Finding {
   readonly wheelEnd: WheelEnd | null;
   /** Findings that share a mechanism at a wheel end do not count twice. */
   readonly mechanism: string;
-  readonly kind: 'present' | 'check' | 'factor';
-  /** Under one cause, or under none (null). */
-  readonly seen: (cause: Cause | null, architecture: Architecture) => number;
-  readonly normal?: (cause: Cause | null, architecture: Architecture) => number;
+  readonly kind: 'present' | 'absent' | 'check' | 'factor';
+  readonly seen: Chance;
+  readonly normal?: Chance;
   readonly isNormal?: boolean;
+  /** False where the reading says nothing in a vehicle built so: it changes nothing there. */
+  readonly says?: (architecture: Architecture) => boolean;
 }
 
 /** A complaint of the whole vehicle: any faulty wheel end, or a shared cause, may bring it about. */
@@ -29,36 +34,38 @@ export interface Complaint {
   readonly paths: readonly string[];
   readonly label: string;
   readonly leak: number;
-  /** Chance that this cause at this wheel end brings it about. `wheelEnd` is null for shared causes. */
-  readonly brings: (cause: Cause, wheelEnd: WheelEnd | null) => number;
+  /** Chance that this fault at this wheel end brings it about. `wheelEnd` is null for shared ones. */
+  readonly brings: (fault: Fault, wheelEnd: WheelEnd | null) => number;
 }
 
-/** A fact that speaks of the shared causes only: the chance of it with and without each. */
+/** A fact that speaks of the shared faults only: the chance of it with and without each. */
 export interface SharedFinding {
   readonly path: string;
   readonly label: string;
-  readonly seen: (shared: ReadonlySet<Cause>) => number;
+  readonly seen: (shared: ReadonlySet<Fault>) => number;
 }
 
 export interface Evidence {
   readonly findings: readonly Finding[];
   readonly complaints: readonly Complaint[];
   readonly shared: readonly SharedFinding[];
+  /** Facts that count for nothing beside another, by path, with why: a repeat, a reading taken again. */
+  readonly setAside: ReadonlyMap<string, string>;
 }
 
 /**
- * The same chance, looked up once for each cause and way of building: a finding is asked for it in every state, for
+ * The same chance, looked up once for each fault and way of building: a finding is asked for it in every state, for
  * every fact that is left out to see what it did.
  */
-export const onceEach = (chance: Finding['seen']): Finding['seen'] => {
-  const known = new Map<Architecture, Map<Cause | null, number>>();
-  return (cause, architecture) => {
+export const onceEach = (chance: Chance): Chance => {
+  const known = new Map<Architecture, Map<Fault | null, number>>();
+  return (fault, architecture) => {
     let here = known.get(architecture);
-    if (!here) known.set(architecture, (here = new Map<Cause | null, number>()));
-    const hit = here.get(cause);
+    if (!here) known.set(architecture, (here = new Map<Fault | null, number>()));
+    const hit = here.get(fault);
     if (hit !== undefined) return hit;
-    const value = chance(cause, architecture);
-    here.set(cause, value);
+    const value = chance(fault, architecture);
+    here.set(fault, value);
     return value;
   };
 };

@@ -1,39 +1,56 @@
-import type { Cause } from '../vocabulary/words.ts';
+import type { Fault } from '../vocabulary/faults.ts';
 import type { Architecture } from './architecture.ts';
 import type { Finding } from './finding.ts';
 
 const TINY = 1e-12;
 
+/** Chance that a check is sound though these faults hold: each hides with n_i / n_0 of the sound vehicle's chance. */
+export const soundChance = (
+  normal: NonNullable<Finding['normal']>,
+  faults: readonly Fault[],
+  architecture: Architecture,
+): number => {
+  const base = normal(null, architecture);
+  return Math.min(1, faults.reduce((product, fault) => (product * normal(fault, architecture)) / base, base));
+};
+
 /**
- * Chance of a finding when several causes hold at once.
+ * Chance of a finding when several faults hold at once. A reading that says nothing has chance one under all.
  *
  * Method: noisy-or on the abnormal. With leak l (nothing wrong) and chances p_i, a present finding has
- * 1 - prod(1 - p_i) / (1 - l)^(n-1); a check is normal with prod(n_i) / n_0^(n-1), and its abnormal results share
- * the rest in proportion to what each cause gives them. One cause alone gives its own table row exactly.
+ * 1 - prod(1 - p_i) / (1 - l)^(n-1); an absent one the product of its chances. In a check each fault adds to what a
+ * sound vehicle shows: it stays hidden with h_i = n_i / n_0, and else shows x_i(r) = p_i(r) - h_i p_0(r). Together the
+ * result is what a sound vehicle shows with H = prod(h_i), and else shared in proportion to the x_i; a fault that does
+ * not show in this check (its row is the sound one) changes nothing. One fault alone gives its own row exactly.
  */
 export const likelihood = (
   finding: Finding,
-  causes: readonly Cause[],
+  faults: readonly Fault[],
   architecture: Architecture,
 ): number => {
   const { seen, normal } = finding;
-  const [only] = causes;
+  if (finding.says && !finding.says(architecture)) return 1;
+  const [only] = faults;
   if (only === undefined) return Math.max(TINY, seen(null, architecture));
-  if (finding.kind === 'factor')
-    return causes.reduce((product, cause) => product * seen(cause, architecture), 1);
-  if (causes.length === 1) return Math.max(TINY, seen(only, architecture));
+  if (finding.kind === 'factor' || finding.kind === 'absent')
+    return faults.reduce((product, fault) => product * seen(fault, architecture), 1);
+  if (faults.length === 1) return Math.max(TINY, seen(only, architecture));
   if (finding.kind === 'present' || !normal) {
     const leak = seen(null, architecture);
-    const missed = causes.reduce((product, cause) => product * (1 - seen(cause, architecture)), 1);
-    return Math.max(TINY, 1 - missed / (1 - leak) ** (causes.length - 1));
+    const missed = faults.reduce((product, fault) => product * (1 - seen(fault, architecture)), 1);
+    return Math.max(TINY, 1 - missed / (1 - leak) ** (faults.length - 1));
   }
+  if (finding.isNormal) return Math.max(TINY, soundChance(normal, faults, architecture));
+  const plain = seen(null, architecture);
   const base = normal(null, architecture);
-  const allNormal = Math.min(
-    1,
-    causes.reduce((product, cause) => product * normal(cause, architecture), 1) / base ** (causes.length - 1),
-  );
-  if (finding.isNormal) return Math.max(TINY, allNormal);
-  const abnormal = causes.reduce((sum, cause) => sum + 1 - normal(cause, architecture), 0);
-  const thisResult = causes.reduce((sum, cause) => sum + seen(cause, architecture), 0);
-  return Math.max(TINY, abnormal > 0 ? ((1 - allNormal) * thisResult) / abnormal : TINY);
+  let hiddenAll = 1;
+  let adds = 0;
+  let shows = 0;
+  for (const fault of faults) {
+    const hidden = Math.min(1, normal(fault, architecture) / base);
+    hiddenAll *= hidden;
+    adds += Math.max(0, seen(fault, architecture) - hidden * plain);
+    shows += 1 - hidden;
+  }
+  return Math.max(TINY, hiddenAll * plain + (shows > 0 ? ((1 - hiddenAll) * adds) / shows : 0));
 };

@@ -1,17 +1,19 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
+import { causeOf, type Fault } from '../vocabulary/faults.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture, ArchitectureGroup } from './architecture.ts';
 import { endTables, SHARED_STATES, type EndTable, type EndTables } from './endTable.ts';
 import type { Evidence } from './finding.ts';
+import { faultCountWeights, secondEndChance } from './priors.ts';
 import type { State } from './states.ts';
 
 /** One possible truth at a wheel end: how it is built, what is wrong there, what is wrong with what all wheels share. */
 export interface Belief {
   readonly architecture: Architecture;
   readonly state: State;
-  readonly shared: readonly Cause[];
+  readonly shared: readonly Fault[];
   readonly p: number;
 }
 
@@ -29,16 +31,42 @@ export interface Posterior {
   chance(cause: Cause, wheelEnd: WheelEnd | null): number;
 }
 
+/** Product of two polynomials in the number of faulty wheel ends, by their coefficients. */
+const times = (x: readonly number[], y: readonly number[]): number[] => {
+  const out = new Array<number>(x.length + y.length - 1).fill(0);
+  x.forEach((p, i) => y.forEach((q, j) => (out[i + j] = (out[i + j] as number) + p * q)));
+  return out;
+};
+const plus = (x: readonly number[], y: readonly number[]): number[] =>
+  Array.from({ length: Math.max(x.length, y.length) }, (_, i) => (x[i] ?? 0) + (y[i] ?? 0));
+/** Sum of the coefficients, each weighed by `weights` from `from` on. */
+const weighed = (x: readonly number[], weights: readonly number[], from: number): number =>
+  x.reduce((sum, p, i) => sum + p * (weights[i + from] ?? 0), 0);
+/** For each place, the product of all the others. */
+const productOfOthers = (list: ReadonlyArray<readonly number[]>): number[][] => {
+  const before: number[][] = [[1]];
+  for (const each of list) before.push(times(before.at(-1) as number[], each));
+  const out = new Array<number[]>(list.length);
+  let after: number[] = [1];
+  for (let i = list.length - 1; i >= 0; i--) {
+    out[i] = times(before[i] as number[], after);
+    after = times(after, list[i] as readonly number[]);
+  }
+  return out;
+};
+
 /**
  * Exact posterior over what is wrong.
  *
- * Model: wheel ends are independent given the shared causes (controller, supply). Each wheel end has nothing, one
- * cause or two. Findings at a wheel end depend on its state and the shared ones. Facts with no wheel end belong to one
+ * Model: a vehicle comes with one complaint. Each number of faulty wheel ends has a weight of its own
+ * (`faultCountWeights`); given that number and the shared faults (controller, supply), wheel ends are independent. So
+ * every wheel end is a polynomial in the number of faulty ones (sound + faulty z), products of them are exact, and the
+ * coefficients are weighed last. Each wheel end has nothing, one fault or two. Findings at a wheel end depend on its state and the shared ones. Facts with no wheel end belong to one
  * unknown corner, summed over. A complaint is brought about by any faulty wheel end or shared cause (noisy-or):
  * its chance is one minus a product over wheel ends, so a set of complaints is a signed sum over subsets, each of
  * which factorises. Unknown architecture is summed over with its odds, alike on both sides of an axle.
  *
- * Cost: groups x options x 4 shared x subsets x about 30 states, no sampling. `memo` keeps the tables of wheel ends
+ * Cost: groups x options x 4 shared x subsets x about 55 states, no sampling. `memo` keeps the tables of wheel ends
  * whose facts did not change between calls.
  */
 export const posterior = (
@@ -60,6 +88,14 @@ export const posterior = (
       group.ends.map((end) => memo.table(end, architecture, evidence, adrift, vehicle, today, a)),
     ),
   );
+
+  // Prior odds of a fault at each wheel end, over the ways it may be built.
+  const odds = groups.flatMap((group, g) =>
+    group.ends.map((_, e) =>
+      group.options.reduce((sum, { chance }, k) => sum + chance * (tables[g]?.[k]?.[e]?.odds ?? 0), 0),
+    ),
+  );
+  const countWeights = faultCountWeights(odds, secondEndChance(vehicle, today, a));
 
   const sharedWeights = SHARED_STATES.map((shared) => {
     const set = new Set(shared);
@@ -102,36 +138,44 @@ export const posterior = (
         const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
         if (factor === 0) continue;
         const here = (end: WheelEnd) => (corner === end ? 1 : 0);
-        const optionMass = groups.map((group, g) =>
+        const sumsOf = (table: EndTable): number[] => {
+          const sum = table.sums[s]?.[here(table.end)]?.[subset];
+          return [sum?.sound ?? 0, sum?.faulty ?? 0];
+        };
+        const optionPolys = groups.map((group, g) =>
           group.options.map(({ chance }, k) =>
-            (tables[g]?.[k] ?? []).reduce(
-              (p, table) => p * (table.sums[s]?.[here(table.end)]?.[subset] ?? 0),
-              chance,
-            ),
+            (tables[g]?.[k] ?? []).reduce((p, table) => times(p, sumsOf(table)), [chance]),
           ),
         );
-        const groupMass = optionMass.map((options) => options.reduce((sum, x) => sum + x, 0));
-        const total = groupMass.reduce((p, x) => p * x, factor);
-        evidenceMass += total;
-        sharedMass[s] = (sharedMass[s] ?? 0) + total;
-        groups.forEach((group, g) => {
-          const others = groupMass.reduce((p, x, other) => (other === g ? p : p * x), factor);
-          group.options.forEach((_, k) => {
-            const withOption = others * (optionMass[g]?.[k] ?? 0);
-            (tables[g]?.[k] ?? []).forEach((table, e) => {
-              const h = here(table.end);
-              const sum = table.sums[s]?.[h]?.[subset] ?? 0;
-              if (sum === 0) return;
-              const scale = withOption / sum;
-              const weights = table.weights[s]?.[h];
+        const others = productOfOthers(
+          optionPolys.map((options) => options.reduce((sum, p) => plus(sum, p), [0])),
+        );
+        const whole = weighed(
+          times(others[0] ?? [1], (optionPolys[0] ?? []).reduce((sum, p) => plus(sum, p), [0])),
+          countWeights,
+          0,
+        );
+        evidenceMass += factor * whole;
+        sharedMass[s] = (sharedMass[s] ?? 0) + factor * whole;
+        groups.forEach((group, g) =>
+          group.options.forEach(({ chance }, k) => {
+            const perEnd = tables[g]?.[k] ?? [];
+            const besides = productOfOthers(perEnd.map(sumsOf));
+            perEnd.forEach((table, e) => {
+              const rest = times(others[g] as number[], besides[e] as number[]);
+              const soundScale = factor * chance * weighed(rest, countWeights, 0);
+              const faultyScale = factor * chance * weighed(rest, countWeights, 1);
+              const weights = table.weights[s]?.[here(table.end)];
               const silent = table.silent[subset];
               const target = mass[g]?.[k]?.[e]?.[s];
               if (!weights || !silent || !target) return;
               for (let t = 0; t < target.length; t++)
-                target[t] = (target[t] ?? 0) + scale * (weights[t] ?? 0) * (silent[t] ?? 0);
+                target[t] =
+                  (target[t] ?? 0) +
+                  (t === 0 ? soundScale : faultyScale) * (weights[t] ?? 0) * (silent[t] ?? 0);
             });
-          });
-        });
+          }),
+        );
       }
 
   const ends: EndPosterior[] = groups.flatMap((group, g) =>
@@ -170,6 +214,9 @@ export const posterior = (
         ? (shared.get(cause) ?? 0)
         : (ends
             .find((end) => end.wheelEnd === wheelEnd)
-            ?.beliefs.reduce((sum, b) => (b.state.includes(cause) ? sum + b.p : sum), 0) ?? 0),
+            ?.beliefs.reduce(
+              (sum, b) => (b.state.some((fault) => causeOf(fault) === cause) ? sum + b.p : sum),
+              0,
+            ) ?? 0),
   };
 };

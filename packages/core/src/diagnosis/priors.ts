@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { parseTyreSize } from '../checks/tyreSize.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import type { Cause } from '../vocabulary/words.ts';
+import type { Fault } from '../vocabulary/faults.ts';
 import type { Architecture } from './architecture.ts';
 import type { State } from './states.ts';
 
@@ -26,9 +26,9 @@ export const oversizePercent = (vehicle: DocketVehicle): number | null => {
   return (Math.max(...fitted.map(({ diameter }) => diameter)) / built.diameter - 1) * 100;
 };
 
-/** Chance of a single cause at a wheel end before any finding: base rate, moved by salt, age, distance, tyres and target. */
-export const causePrior = (
-  cause: Cause,
+/** Chance of a single fault at a wheel end before any finding: base rate, moved by salt, age, distance, tyres and target. */
+export const faultPrior = (
+  fault: Fault,
   architecture: Architecture,
   vehicle: DocketVehicle,
   today: string,
@@ -38,20 +38,20 @@ export const causePrior = (
   const decades = (age - a.get('age.typical')) / 10;
   const salt =
     vehicle.saltExposure === 'high' || vehicle.saltExposure === 'none'
-      ? a.find(`salt.${vehicle.saltExposure}.${cause}`, 1)
+      ? a.find(`salt.${vehicle.saltExposure}.${fault}`, 1)
       : 1;
   const driven =
     vehicle.distanceKm == null
       ? 1
-      : a.find(`distance.per-100000km.${cause}`, 1) **
+      : a.find(`distance.per-100000km.${fault}`, 1) **
         clampDistance((vehicle.distanceKm - age * a.get('distance.per-year')) / 100000);
   const oversize =
-    (oversizePercent(vehicle) ?? 0) >= a.get('oversize.percent') ? a.find(`oversize.${cause}`, 1) : 1;
-  const shaft = architecture.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${cause}`, 1) : 1;
+    (oversizePercent(vehicle) ?? 0) >= a.get('oversize.percent') ? a.find(`oversize.${fault}`, 1) : 1;
+  const shaft = architecture.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${fault}`, 1) : 1;
   return Math.min(
     a.get('prior.most'),
-    a.get(`prior.${cause}`) *
-      a.find(`age.per-decade.${cause}`, 1) ** decades *
+    a.get(`prior.${fault}`) *
+      a.find(`age.per-decade.${fault}`, 1) ** decades *
       salt *
       driven *
       oversize *
@@ -59,18 +59,49 @@ export const causePrior = (
   );
 };
 
-/** How much likelier than chance two causes are found together. */
-export const pairFactor = (one: Cause, other: Cause, a: Assumptions): number => {
+/** How much likelier than chance two faults are found together at one wheel end. */
+export const pairFactor = (one: Fault, other: Fault, a: Assumptions): number => {
   const both = new Set([one, other]);
   if (both.has('ring') && both.has('sensor')) return a.get('prior.pair.ring-and-sensor');
   if (both.has('bearing') && both.has('encoder')) return a.get('prior.pair.bearing-and-encoder');
-  return a.get('prior.pair');
+  if (both.has('joint') && both.has('sensor')) return a.get('prior.pair.sensor-and-joint');
+  return a.get('prior.pair.otherwise');
 };
 
 /** Prior weight of a state (not normalised: nothing wrong weighs one). */
-export const statePrior = (state: State, priorOf: (cause: Cause) => number, a: Assumptions): number => {
+export const statePrior = (state: State, priorOf: (fault: Fault) => number, a: Assumptions): number => {
   const [one, other] = state;
   if (one === undefined) return 1;
   if (other === undefined) return priorOf(one);
   return priorOf(one) * priorOf(other) * pairFactor(one, other, a);
+};
+
+/** Chance that a given other wheel end has a fault of its own, when one has: more so on an old and salted vehicle. */
+export const secondEndChance = (vehicle: DocketVehicle, today: string, a: Assumptions): number => {
+  const age = ageInYears(vehicle.buildDate, today) ?? a.get('age.typical');
+  const aged = a.get('prior.second-end.per-decade') ** ((age - a.get('age.typical')) / 10);
+  const salted = vehicle.saltExposure === 'high' ? a.get('prior.second-end.salt') : 1;
+  return Math.min(a.get('prior.second-end.most'), a.get('prior.second-end') * aged * salted);
+};
+
+/**
+ * Weight of every number of faulty wheel ends, beside the product of their own odds. A vehicle comes with one complaint:
+ * one faulty end, or none, weighs one; each further one is brought to the chance of a second fault, whatever the base
+ * rates are. `odds` are the prior odds of a fault at each wheel end.
+ *
+ * Method: with e_K the elementary symmetric sums of the odds, c_K e_K = c_(K-1) e_(K-1) q (n - K + 1) / (K - 1), so that
+ * given one fault each other end has one with about q.
+ */
+export const faultCountWeights = (odds: readonly number[], q: number): number[] => {
+  const sums = odds.reduce<number[]>(
+    (e, w) => [...e, 0].map((value, k) => value + (k > 0 ? (e[k - 1] ?? 0) * w : 0)),
+    [1],
+  );
+  const n = odds.length;
+  const weights = [1, 1];
+  for (let k = 2; k <= n; k++) {
+    const before = (weights[k - 1] ?? 0) * (sums[k - 1] ?? 0);
+    weights.push((before * q * (n - k + 1)) / ((k - 1) * (sums[k] ?? 1)));
+  }
+  return weights.slice(0, n + 1);
 };

@@ -113,7 +113,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     for (const end of ends) tyres[end] ??= size;
     return {
       kind: 'tyre',
-      label: `tyre ${size}${ends.length ? ` ${ends.map((e) => wheelEndInWords(e, positionContext.axles)).join(', ')}` : ''}`,
+      label: `tyre ${size}${ends.length ? ` ${ends.map((e) => wheelEndInWords(e, positionContext)).join(', ')}` : ''}`,
       words: size,
       start,
       end,
@@ -133,7 +133,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   });
 
   const cornerLabel = (p: LocatedPosition): string => {
-    const place = p.wheelEnds.map((end) => wheelEndInWords(end, positionContext.axles)).join(', ');
+    const place = p.wheelEnds.map((end) => wheelEndInWords(end, positionContext)).join(', ');
     const role = p.role === 'past' ? ' (before)' : p.role === 'denied' ? ' (not this)' : '';
     return p.needs
       ? `${p.text}: which ${p.needs === 'steeringSide' ? 'steering side' : p.needs === 'trafficSide' ? 'side of the road' : p.needs}?`

@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
-import type { Cause, PartClass } from '../vocabulary/words.ts';
+import type { Fault } from '../vocabulary/faults.ts';
+import type { PartClass } from '../vocabulary/words.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
@@ -16,30 +17,48 @@ export const partsAt = (wheelEnd: WheelEnd, architecture: Architecture): PartCla
   return parts;
 };
 
-/** Chance that a part, fitted well, takes a cause away. A past event is gone once its code is cleared, whatever is fitted. */
+/**
+ * Parts fitted in one job, the main one first: what goes bad together (a rusty ring and the tip it rubbed, a brittle
+ * plug and its lead), and what breaks on the way to the other (the sensor drawn to reach hub or shaft).
+ */
+export const PAIRS: ReadonlyArray<readonly [PartClass, PartClass]> = [
+  ['tone-ring', 'sensor'],
+  ['axle-shaft', 'sensor'],
+  ['hub-assembly', 'sensor'],
+  ['connector-kit', 'sensor'],
+];
+
+/** Chance that a part, fitted well, takes a fault away. A past event is nothing to cure: no part gets credit for it. */
 export const cureChance = (
   part: PartClass,
-  cause: Cause,
+  fault: Fault,
   architecture: Architecture,
   a: Assumptions,
 ): number => {
-  if (cause === 'none-present') return a.get('cures.no-part.none-present');
-  const base = a.find(`cures.${part}.${cause}`, 0);
+  const base = a.find(`cures.${part}.${fault}`, 0);
   if (part !== 'hub-assembly') return base;
-  if (architecture.mounting === 'in-hub')
-    return Math.max(base, a.find(`cures.hub-assembly.in-hub.${cause}`, 0));
-  return architecture.target === 'ring-on-hub'
-    ? Math.max(base, a.find(`cures.hub-assembly.ring-on-hub.${cause}`, 0))
-    : base;
+  // A hub brings what is built into it: its sensor, its target, both.
+  return Math.max(
+    base,
+    architecture.mounting === 'in-hub' ? a.find(`cures.hub-assembly.in-hub.${fault}`, 0) : 0,
+    a.find(`cures.hub-assembly.${architecture.target}.${fault}`, 0),
+  );
 };
 
-/** Work that cures without a part from the shelf, named for the cause it takes away. */
-export const WORKS = ['seating', 'tyre', 'supply', 'none-present'] as const;
+/** Work that cures without a part from the shelf, named for the fault it takes away. */
+export const WORKS = ['seating', 'loom', 'tyre', 'supply', 'none-present'] as const;
 export type Work = (typeof WORKS)[number];
+
+/** Chance that a work takes a fault away. */
+export const workCures = (work: Work, fault: Fault, a: Assumptions): number => {
+  if (fault === work) return a.get(`cures.no-part.${work}`);
+  return work === 'loom' && fault === 'joint' ? a.get('cures.loom-repair.joint') : 0;
+};
 
 /** Each work as a deed: what one compares with something else. */
 export const WORK_AS_DEED: Readonly<Record<Work, string>> = {
   seating: 'cleaning the bore and setting the sensor home',
+  loom: 'repairing the loom',
   tyre: 'fitting tyres of one size',
   supply: 'charging or renewing the battery',
   'none-present': 'clearing the code and driving',
@@ -48,6 +67,7 @@ export const WORK_AS_DEED: Readonly<Record<Work, string>> = {
 /** Each work as one would say it. */
 export const WORK_IN_WORDS: Readonly<Record<Work, string>> = {
   seating: 'clean the bore and the target, set the sensor home, clear the code',
+  loom: 'repair the loom: cut back to bright copper, join, seal and tie it clear',
   tyre: 'fit tyres of one size across the axle and set the pressures',
   supply: 'charge or renew the battery, clear all codes and read again',
   'none-present': 'clear the code and drive; nothing is wrong now',

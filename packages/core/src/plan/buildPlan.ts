@@ -5,22 +5,30 @@ import type { Outlay } from '../offers/outlay.ts';
 import type { PlanNode } from '../vocabulary/advice.ts';
 import type { CheckName } from '../vocabulary/check.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
+import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { checksDone, setupOf } from './availableChecks.ts';
 import { buildProblem, type CornerProblem, type Fix } from './buildProblem.ts';
 import { planTree } from './planTree.ts';
+import { shareThatHolds } from './robustness.ts';
 import { solver, type Choice, type Solver } from './solve.ts';
 
 /** A finding rarer than this is not worth naming. */
 const FLIP_FROM = 0.01;
 
 /** What one fix is expected to do, tried first. */
-interface FixOutcome {
+export interface FixOutcome {
   readonly fix: Fix;
+  readonly index: number;
   readonly cures: number;
-  /** Expected cost of what is best after it did not cure, the comeback itself not counted. */
-  readonly continuation: number;
-  /** Expected cost of doing it, failure included. */
+  /** Expected cost of doing it, failure and the old bearing included. */
   readonly cost: number;
+}
+
+/** A check that is not worth insisting on: it is told as a second line under the sale. */
+export interface AboutEven {
+  readonly check: CheckName;
+  readonly minutes: number;
 }
 
 export interface BuiltPlan {
@@ -29,13 +37,17 @@ export interface BuiltPlan {
   readonly step: PlanNode;
   readonly corner: CornerProblem;
   readonly choice: Choice;
-  /** What the best first step saves over the best fix without any check, in money. */
+  /** What the best first step saves over the best fix without any check, in money; zero where it is no check. */
   readonly worth: number;
+  /** The check that would be about even, where the plan does not insist on it. */
+  readonly aboutEven: AboutEven | null;
   readonly outcomes: readonly FixOutcome[];
   readonly solve: Solver;
   readonly depth: number;
-  /** The fix that would be best if no check could be made, and its expected cost. */
+  /** The fix that would be best if no check could be made, and its expected cost; null: refer. */
   readonly bestFix: { readonly fix: Fix | null; readonly cost: number };
+  /** What a customer who looks no further had best do: the fix, its set-up minutes and what it costs. */
+  minutes(check: CheckName): number;
   /** Findings that would turn the best fix into another, likeliest first. Looked for when asked: it takes its time. */
   flips(): readonly Flip[];
 }
@@ -52,14 +64,18 @@ export interface Flip {
 /** At most so many findings are named: more would not be read. */
 const MOST_FLIPS = 3;
 
-/** The findings that would change what to do, one a check, the likeliest of those that lead elsewhere. */
-const flipsOf = (corner: CornerProblem, solve: Solver, now: Fix | null): Flip[] => {
+/**
+ * The findings that would change what to do, one a check, the likeliest of those that lead elsewhere. Like is compared
+ * with like: what is best at once after the result against what is best at once now.
+ */
+const flipsOf = (corner: CornerProblem, solve: Solver): Flip[] => {
+  const fixOf = (choice: Choice) => (choice.kind === 'fix' ? (corner.fixes[choice.fix] ?? null) : null);
+  const now = fixOf(solve.best(solve.start, 1).choice);
   const all = corner.checks.flatMap((entry, c) =>
     (corner.problem.checks[c]?.results ?? []).flatMap((result, r): Flip[] => {
       const { chance, next } = solve.after(solve.start, c, r);
       if (chance < FLIP_FROM) return [];
-      const { choice } = solve.best(next, 1);
-      const fix = choice.kind === 'fix' ? (corner.fixes[choice.fix] ?? null) : null;
+      const fix = fixOf(solve.best(next, 1).choice);
       return fix === now ? [] : [{ check: entry.check, result: result.id, chance, fix }];
     }),
   );
@@ -77,35 +93,66 @@ export const buildPlan = (
   school: School,
   findings: readonly Finding[],
   a: Assumptions,
+  keep: ReadonlySet<PartClass> = new Set(),
 ): BuiltPlan => {
-  const corner = buildProblem(docket, end, outlays, school, findings, a);
+  const corner = buildProblem(docket, end, outlays, school, findings, a, keep);
   const solve = solver(corner.problem);
   const depth = a.get('plan.depth');
-  const { value, choice } = solve.best(solve.start, depth);
-  const outcomes = corner.fixes.map((fix, i): FixOutcome => {
-    const failed = solve.afterFailed(solve.start, i);
+  const { value, choice: dearest } = solve.best(solve.start, depth);
+  const outcomes = corner.fixes.map((fix, index): FixOutcome => {
+    const failed = solve.afterFailed(solve.start, index);
     return {
       fix,
+      index,
       cures: Math.min(1, Math.max(0, 1 - failed.chance)),
-      continuation: failed.chance > 1e-9 ? solve.best(failed.next, Math.max(1, depth - 1)).value : 0,
-      cost: solve.cost(solve.start, { kind: 'fix', fix: i }, depth),
+      cost: solve.cost(solve.start, { kind: 'fix', fix: index }, depth) + corner.bearing,
     };
   });
-  const bestFix = outcomes.reduce<{ fix: Fix | null; cost: number }>(
-    (best, next) => (next.cost < best.cost ? next : best),
-    { fix: null, cost: corner.problem.refer },
+  const refer = solve.cost(solve.start, { kind: 'refer' }, depth) + corner.bearing;
+  // Whoever is the workshop has nobody to hand it to: then it is the best of the fixes.
+  const away = docket.customer?.kind === 'garage' ? Infinity : refer;
+  const best = outcomes.reduce<FixOutcome | null>(
+    (least, next) => (next.cost < (least?.cost ?? away) ? next : least),
+    null,
   );
+  const bestFix = { fix: best?.fix ?? null, cost: best?.cost ?? refer };
+  const instead: Choice = best ? { kind: 'fix', fix: best.index } : { kind: 'refer' };
+  const setUp = new Set([...checksDone(docket, end.wheelEnd)].map(setupOf));
+  const minutes = (check: CheckName): number => {
+    const setup = setupOf(check);
+    return a.get(`check.minutes.${check}`) + (setup && !setUp.has(setup) ? a.get(`check.setup.${setup}`) : 0);
+  };
+
+  let choice: Choice = dearest;
+  let worth = 0;
+  let aboutEven: AboutEven | null = null;
+  if (dearest.kind === 'refer') choice = instead;
+  if (dearest.kind === 'check') {
+    worth = bestFix.cost - corner.bearing - value;
+    const check = corner.checks[dearest.check]?.check as CheckName;
+    const earned =
+      best === null ||
+      (worth >= a.get('plan.check-floor') &&
+        shareThatHolds(corner, solve, dearest, instead, depth, a) >= a.get('plan.robust.share'));
+    if (!earned) {
+      aboutEven = { check, minutes: minutes(check) };
+      choice = instead;
+      worth = 0;
+    }
+  }
   return {
     wheelEnd: end.wheelEnd,
     school,
     corner,
     choice,
-    step: planTree(corner, solve, solve.start, end.wheelEnd, depth),
-    worth: choice.kind === 'check' ? bestFix.cost - value : 0,
+    step: planTree(corner, solve, solve.start, end.wheelEnd, depth, 1, choice),
+    worth,
+    aboutEven,
     outcomes,
     solve,
     depth,
     bestFix,
-    flips: () => flipsOf(corner, solve, bestFix.fix),
+    minutes,
+    flips: () => flipsOf(corner, solve),
   };
 };

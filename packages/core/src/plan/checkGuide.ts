@@ -42,6 +42,7 @@ export const CHECK_GUIDES: Readonly<Record<CheckName, CheckGuide>> = {
       'metal-on-tip': 'clean it and try again',
       loose: 'seat it and try again',
       'lead-damaged': 'the sensor lead is bad',
+      snapped: 'the sensor is broken: sell one',
     },
   },
   'visual.connector': {
@@ -55,6 +56,7 @@ export const CHECK_GUIDES: Readonly<Record<CheckName, CheckGuide>> = {
       'broken-lock': 'the joint is in doubt',
       'loose-pins': 'the joint is bad',
       'earlier-repair': 'the joint is in doubt',
+      'shell-broken': 'the joint is bad',
     },
   },
   'visual.harness': {
@@ -180,5 +182,27 @@ export const CHECK_GUIDES: Readonly<Record<CheckName, CheckGuide>> = {
       'Below about 12.2 V at rest or 9.6 V cranking it is weak.',
     ],
     means: { good: 'not the supply', weak: 'charge, clear and read again first' },
+  },
+  'brake.fluid': {
+    how: [
+      'Before anything is driven: read the level at the reservoir, then look at each wheel and along the pipes for wet.',
+      'Low without a leak is worn pads: measure them. Then the pedal, and the park brake.',
+    ],
+    means: {
+      full: 'look at pads and park brake, then at the wheel speeds',
+      low: 'do not drive: worn pads or a leak',
+      leaking: 'do not drive: a workshop, now',
+    },
+  },
+  lamps: {
+    how: [
+      'Key on, engine running: which lamps stay lit?',
+      'Ask whether they went out by themselves or after clearing.',
+    ],
+    means: {
+      on: 'the fault is there now',
+      'out-by-itself': 'it comes and goes, or it is over',
+      'out-after-clearing': 'it was over, or it has not come back yet',
+    },
   },
 };

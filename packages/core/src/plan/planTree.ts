@@ -1,10 +1,12 @@
 import type { PlanNode } from '../vocabulary/advice.ts';
 import { CHECK_IN_WORDS, PART_IN_WORDS } from '../vocabulary/inWords.ts';
 import { WORK_IN_WORDS } from '../offers/fixes.ts';
+import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CornerProblem } from './buildProblem.ts';
 import { CHECK_GUIDES } from './checkGuide.ts';
-import type { Situation, Solver } from './solve.ts';
+import type { Fix } from './buildProblem.ts';
+import type { Choice, Situation, Solver } from './solve.ts';
 
 /** Branches rarer than this are left out of the picture: nobody reads them to a customer. */
 const DRAWN_FROM = 0.02;
@@ -12,7 +14,18 @@ const DRAWN_FROM = 0.02;
 const sameStep = (a: PlanNode | null, b: PlanNode | null): boolean =>
   a === b || (a !== null && b !== null && a.label === b.label && a.do === b.do);
 
-/** The best sequence as a small tree: do this; if so, then that. Results that lead to the same step share a branch. */
+/** The parts of a fix as one says them: tone ring and wheel speed sensor. */
+export const partsInWords = (part: PartClass, also: readonly PartClass[]): string =>
+  [part, ...also].map((each) => PART_IN_WORDS[each]).join(' and ');
+
+/** A fix as one would say it. */
+export const fixInWords = (fix: Fix): string =>
+  fix.kind === 'part' ? `sell the ${partsInWords(fix.part, fix.with)}` : WORK_IN_WORDS[fix.work];
+
+/**
+ * The best sequence as a small tree: do this; if so, then that. Results that lead to the same step share a branch.
+ * `first` is the first step where the plan has settled on another than the solver's own.
+ */
 export const planTree = (
   corner: CornerProblem,
   solve: Solver,
@@ -20,8 +33,10 @@ export const planTree = (
   wheelEnd: WheelEnd,
   depth: number,
   chance = 1,
+  first: Choice | null = null,
 ): PlanNode => {
-  const { value, choice } = solve.best(situation, depth);
+  const choice = first ?? solve.best(situation, depth).choice;
+  const value = solve.cost(situation, choice, depth) + corner.bearing;
   const base = { chance, expectedCost: value, wheelEnd };
   if (choice.kind === 'refer')
     return { ...base, do: 'refer', label: 'refer to a workshop for full diagnosis', then: [] };
@@ -37,7 +52,7 @@ export const planTree = (
       ...(failed.chance >= DRAWN_FROM ? [{ when: 'not cured', chance: failed.chance, next }] : []),
     ];
     return fix?.kind === 'part'
-      ? { ...base, do: 'sell', part: fix.part, label: `sell the ${PART_IN_WORDS[fix.part]}`, then }
+      ? { ...base, do: 'sell', part: fix.part, label: fixInWords(fix), then }
       : { ...base, do: 'no-part', label: fix ? WORK_IN_WORDS[fix.work] : '', then };
   }
   const entry = corner.checks[choice.check];

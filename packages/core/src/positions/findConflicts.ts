@@ -7,7 +7,7 @@ import type { PositionContext } from './placePhrase.ts';
  */
 export const findConflicts = (
   positions: readonly ReadPosition[],
-  context: Pick<PositionContext, 'axles' | 'steeringSide'>,
+  context: Pick<PositionContext, 'axles' | 'steeringSide'> & { readonly trailer?: boolean },
 ): PositionConflict[] => {
   const corners = positions.filter((p) => (p.role ?? 'corner') === 'corner' && p.wheelEnds.length > 0);
   const conflicts: PositionConflict[] = [];
@@ -17,7 +17,7 @@ export const findConflicts = (
     if (b.joinedBy === 'and' || b.joinedBy === 'or') continue;
     if (a.wheelEnds.some((end) => b.wheelEnds.includes(end))) continue;
     const where = (p: ReadPosition) =>
-      p.wheelEnds.map((end) => wheelEndInWords(end, context.axles)).join(' and ');
+      p.wheelEnds.map((end) => wheelEndInWords(end, context)).join(' and ');
     const relative = (p: ReadPosition) => /driver|passenger|\bd\W?s\b|\bp\W?s\b/i.test(p.text);
     const steering =
       context.steeringSide && (relative(a) || relative(b))

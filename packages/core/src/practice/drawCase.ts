@@ -3,15 +3,15 @@ import type { Random } from '../chance/random.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { FAILURE_TYPES } from '../codes/codeMeaning.ts';
 import { architectureGroups, type Architecture } from '../diagnosis/architecture.ts';
-import { gatherEvidence } from '../diagnosis/gatherEvidence.ts';
+import { gatherEvidence } from '../diagnosis/evidence/gatherEvidence.ts';
 import { posterior, type EndPosterior } from '../diagnosis/posterior.ts';
-import { causePrior, statePrior } from '../diagnosis/priors.ts';
-import { causesAt, statesAt, type State } from '../diagnosis/states.ts';
+import { faultPrior, statePrior } from '../diagnosis/priors.ts';
+import { faultsAt, statesAt, type State } from '../diagnosis/states.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { outlayOf, type Outlay } from '../offers/outlay.ts';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import type { Cause } from '../vocabulary/words.ts';
+import type { Fault } from '../vocabulary/faults.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Finding } from '../diagnosis/finding.ts';
 
@@ -83,9 +83,9 @@ export const drawCase = (
     ? { ...architecture }
     : { sensor: architecture.sensor, mounting: architecture.mounting };
   const chanceOf = new Map(
-    ([...causesAt(wheelEnd, architecture), 'none-present'] as Cause[]).map((cause) => [
+    ([...faultsAt(wheelEnd, architecture), 'none-present'] as Fault[]).map((cause) => [
       cause,
-      causePrior(cause, architecture, vehicle, today, a) * slant(`prior ${cause}`),
+      faultPrior(cause, architecture, vehicle, today, a) * slant(`prior ${cause}`),
     ]),
   );
   const truth = drawWeighted(
@@ -132,12 +132,13 @@ export const drawCase = (
     explainedBy: null,
     signal: failureType ? (FAILURE_TYPES[failureType]?.meaning ?? 'generic') : 'generic',
     voltage: false,
+    self: false,
     grammar: 'j2012',
     readings: [],
   };
   const groups = architectureGroups(docket.vehicle ?? {}, 2, new Set(), a);
   const ends = groups.flatMap((group) => group.ends);
-  const evidence = gatherEvidence(docket, [code], wheelEnd, { axles: 2, ends, a });
+  const evidence = gatherEvidence(docket, [code], wheelEnd, { axles: 2, names: { axles: 2 }, ends, a });
   const whole = posterior(groups, evidence, docket.vehicle ?? {}, today, a);
   const end = whole.ends.find((each) => each.wheelEnd === wheelEnd) as EndPosterior;
   return {

@@ -110,7 +110,7 @@ export const playPolicy = (
       continue;
     }
     if (choice.kind === 'refer' || tried.length >= MOST_FIXES) {
-      cost += problem.refer;
+      cost += problem.refer[Math.max(0, state)] ?? 0;
       return done();
     }
     cost += problem.fixes[choice.fix]?.outlay ?? 0;
@@ -133,6 +133,6 @@ export const playPolicy = (
     if (failed.chance > 1e-9) situation = failed.next;
     else situation = { ...situation, key: `${situation.key}!${choice.fix}` };
   }
-  cost += problem.refer;
+  cost += problem.refer[Math.max(0, state)] ?? 0;
   return done();
 };

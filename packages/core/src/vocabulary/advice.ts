@@ -24,7 +24,14 @@ export const ReadCode = z.object({
 });
 export type ReadCode = z.infer<typeof ReadCode>;
 
-export const RankedCause = z.object({ cause: Cause, wheelEnd: WheelEnd.nullable(), probability });
+/** Of a wrong part: whether it is the sensor or its target. */
+export const MismatchKind = z.enum(['sensor', 'target']);
+export const RankedCause = z.object({
+  cause: Cause,
+  wheelEnd: WheelEnd.nullable(),
+  probability,
+  kind: MismatchKind.optional(),
+});
 export type RankedCause = z.infer<typeof RankedCause>;
 
 /** How one fact moved the answer. `factor` multiplies the odds of `cause`. */
@@ -43,11 +50,15 @@ export type FactEffect = z.infer<typeof FactEffect>;
 export const Verdict = z.object({
   action: Action,
   part: PartClass.nullable(),
+  /** Further parts sold together with `part`. */
+  with: z.array(PartClass),
   wheelEnd: WheelEnd.nullable(),
   check: CheckNameWord.nullable(),
   cause: Cause.nullable(),
   /** One sentence to say aloud. */
   sentence: z.string(),
+  /** A second line: a check that is about even, a close call, another wheel that is not safe. */
+  also: z.array(z.string()),
   because: z.array(z.string()),
 });
 export type Verdict = z.infer<typeof Verdict>;
@@ -97,7 +108,11 @@ export type OrderLine = z.infer<typeof OrderLine>;
 export const Offer = z.object({
   part: PartClass,
   wheelEnd: WheelEnd,
+  /** Further parts fitted in the same job. */
+  with: z.array(PartClass),
   cures: probability,
+  /** Cures so rarely that it is folded away unless asked for. */
+  folded: z.boolean(),
   price: money,
   labourHours: z.number().min(0),
   allIn: AllIn,

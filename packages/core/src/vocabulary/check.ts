@@ -17,6 +17,8 @@ export const SwapResult = z.enum(CHECK_RESULTS.swap);
 export const LivePattern = z.enum(CHECK_RESULTS.live);
 export type LivePattern = z.infer<typeof LivePattern>;
 export const DriveResult = z.enum(CHECK_RESULTS['clear-and-drive']);
+export const FluidResult = z.enum(CHECK_RESULTS['brake.fluid']);
+export const LampsResult = z.enum(CHECK_RESULTS.lamps);
 export const ResistanceOf = z.enum(['sensor', 'harness', 'new-part']);
 
 /** One check made on the vehicle or on the counter, with its result. Units: ohm, V, degC, turns/s, %. */
@@ -64,6 +66,8 @@ export const Check = z.discriminatedUnion('check', [
     restingVolts: z.number().min(0).max(60).nullish(),
     crankingVolts: z.number().min(0).max(60).nullish(),
   }),
+  z.object({ check: z.literal('brake.fluid'), ...at, result: FluidResult }),
+  z.object({ check: z.literal('lamps'), ...at, result: LampsResult }),
 ]);
 export type Check = z.infer<typeof Check>;
 export type CheckName = Check['check'];

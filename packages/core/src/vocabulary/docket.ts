@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { OUTCOME_RESULTS, SCHOOLS } from './wordLists.ts';
+import { OUTCOME_RESULTS, READERS, SCHOOLS, SYMPTOMS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -79,6 +79,16 @@ export const HistoryEvent = z.object({
   daysUntilReturn: z.number().min(0).max(36525).nullish(),
 });
 export type HistoryEvent = z.infer<typeof HistoryEvent>;
+
+/** A complaint, plain or with what became of it since something was done: one may be cured while another stays. */
+export const DocketSymptom = z.union([Symptom, z.object({ is: Symptom, cured: Cured.nullish() })], {
+  error: `is not a complaint; use one of ${SYMPTOMS.join(' | ')}, or { "is": one of them, "cured": "yes" | "no" | "for-a-while" }`,
+});
+export type DocketSymptom = z.infer<typeof DocketSymptom>;
+
+/** How far the reader at hand reaches: every controller, the engine only, or there is none. */
+export const Reader = z.enum(READERS);
+export type Reader = z.infer<typeof Reader>;
 
 /** A way the shop likes to work: a cost policy, not separate code. */
 export const School = z.enum(SCHOOLS);
@@ -200,7 +210,7 @@ export const Docket = z.object({
   version: z.literal(1),
   vehicle: DocketVehicle.nullish(),
   codes: list(DocketCode, 500),
-  symptoms: list(Symptom, 50),
+  symptoms: list(DocketSymptom, 50),
   history: list(HistoryEvent, 100),
   checks: list(Check, 200),
   wheelEnd: WheelEnd.nullish(),
@@ -220,6 +230,13 @@ export const Docket = z.object({
     }),
     50,
   ),
+  /** Names of the controllers that were read, so that their silence counts. */
+  modulesRead: list(text(80), 60),
+  /** Whether codes were cleared and read again since the battery or the last work. */
+  codesCleared: z.boolean().nullish(),
+  reader: Reader.nullish(),
+  /** What the customer wants: `self`, `both-sides`, `cheapest`, `today`, `just-the-part`, or free words. */
+  wants: list(text(200), 20),
   customer: Customer.nullish(),
   chosen: ChosenOffer.nullish(),
   declined: list(DeclinedOffer, 40),

@@ -56,6 +56,7 @@ export const SYMPTOM_IN_WORDS: Readonly<Record<Symptom, string>> = {
   'shifting.bad': 'gearbox shifts badly',
   'noise.wheel': 'wheel growls',
   'steering.heavy': 'steering heavy',
+  'pedal.soft': 'brake pedal soft or sinking',
 };
 
 export const EVENT_IN_WORDS: Readonly<Record<EventName, string>> = {
@@ -89,6 +90,8 @@ export const CHECK_IN_WORDS: Readonly<Record<CheckName, string>> = {
   live: 'compare live wheel speeds',
   'clear-and-drive': 'clear the code and drive',
   battery: 'test the battery',
+  'brake.fluid': 'look at the brake fluid',
+  lamps: 'look which lamps are lit now',
 };
 
 /** Each school as the counter calls it, and what it holds. */
@@ -109,7 +112,7 @@ export const SCHOOL_HOLDS: Readonly<Record<School, string>> = {
 /** The words of each caution. They defer to the maker's data and to licensed people. */
 export const CAUTION_IN_WORDS: Readonly<Record<Caution, string>> = {
   'stop-driving':
-    'Do not drive. A bearing with play or a growl can let go of the wheel. Refer to a workshop now.',
+    'Do not drive. A wheel with play or a growl can come off, and brakes with a soft pedal or lost fluid can fail. Refer to a workshop now.',
   'abs-inactive':
     'Anti-lock and stability control may be off: longer stops, and the vehicle can skid. Drive accordingly and have it fixed soon.',
   lifting:
@@ -130,6 +133,6 @@ export const CAUTION_IN_WORDS: Readonly<Record<Caution, string>> = {
 export const chanceInWords = (p: number): string => {
   if (p >= 0.985) return 'almost certain';
   if (p < 0.015) return 'hardly ever';
-  if (p < 0.095) return `about ${Math.max(1, Math.round(p * 100))} in 100`;
-  return `about ${Math.min(9, Math.max(1, Math.round(p * 10)))} in 10`;
+  if (p < 0.095 || p > 0.905) return `about ${Math.round(p * 100)} in 100`;
+  return `about ${Math.round(p * 10)} in 10`;
 };

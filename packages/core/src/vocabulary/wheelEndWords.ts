@@ -22,13 +22,21 @@ export const acrossFrom = (wheelEnd: WheelEnd): WheelEnd | null => {
   return side === null ? null : wheelEndAt(axleOf(wheelEnd), oppositeSide(side));
 };
 
+/** What naming a wheel end needs to know of the vehicle. */
+export interface WheelNames {
+  readonly axles?: number | null | undefined;
+  readonly driveline?: string | null | undefined;
+  readonly trailer?: boolean | undefined;
+}
+
 /**
- * The wheel end in words a customer would use: `front left` on two axles, `axle 2 left` otherwise.
- * Example: `wheelEndInWords('A2R', 2)` is `rear right`.
+ * The wheel end in words a customer would use: `front left` on a vehicle of two axles, `axle 2 left` on others and on
+ * trailers, which have no front wheels. Example: `wheelEndInWords('A2R', { axles: 2 })` is `rear right`.
  */
-export const wheelEndInWords = (wheelEnd: WheelEnd, axles: number | null | undefined): string => {
+export const wheelEndInWords = (wheelEnd: WheelEnd, names: WheelNames | number | null | undefined): string => {
+  const { axles, driveline, trailer }: WheelNames = typeof names === 'number' ? { axles: names } : (names ?? {});
   const axle = axleOf(wheelEnd);
   const side = sideOf(wheelEnd) ?? 'centre';
-  if ((axles ?? 2) === 2 && axle <= 2) return `${axle === 1 ? 'front' : 'rear'} ${side}`;
+  if ((axles ?? 2) === 2 && axle <= 2 && driveline !== 'trailer' && !trailer) return `${axle === 1 ? 'front' : 'rear'} ${side}`;
   return `axle ${axle} ${side}`;
 };

@@ -40,6 +40,7 @@ export const SYMPTOMS = [
   'shifting.bad',
   'noise.wheel',
   'steering.heavy',
+  'pedal.soft',
 ] as const;
 
 export const EVENTS = [
@@ -59,13 +60,16 @@ export const EVENTS = [
 /** Ways a shop likes to work: cost policies over the same reasoning. */
 export const SCHOOLS = ['test-first', 'sell-likely', 'lift-at-hand', 'far-away'] as const;
 
+/** How far a reader reaches. */
+export const READERS = ['full', 'engine', 'none'] as const;
+
 export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
 
 /** Results a check can have, by its name; for the ohmmeter those that are no number. */
 export const CHECK_RESULTS = {
   'visual.ring': ['sound', 'cracked', 'loose', 'missing-teeth', 'rusted', 'dirty', 'not-visible'],
-  'visual.sensor': ['sound', 'broken', 'corroded', 'rubbed', 'metal-on-tip', 'loose', 'lead-damaged'],
-  'visual.connector': ['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair'],
+  'visual.sensor': ['sound', 'broken', 'corroded', 'rubbed', 'metal-on-tip', 'loose', 'lead-damaged', 'snapped'],
+  'visual.connector': ['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair', 'shell-broken'],
   'visual.harness': ['sound', 'chafed', 'cut', 'corroded', 'earlier-repair'],
   'bearing.play': ['none', 'slight', 'clear'],
   'bearing.noise': ['none', 'growl'],
@@ -82,5 +86,7 @@ export const CHECK_RESULTS = {
     'noisy',
   ],
   'clear-and-drive': ['stays-away', 'back-at-once', 'back-when-driven', 'back-on-bumps'],
+  'brake.fluid': ['full', 'low', 'leaking'],
+  lamps: ['on', 'out-by-itself', 'out-after-clearing'],
   'meter.resistance': ['open', 'short', 'unstable'],
 } as const;

@@ -1,0 +1,123 @@
+import type { Assumptions } from '../../assumptions/assumptions.ts';
+import { compareTyres } from '../../checks/compareTyres.ts';
+import { NORMAL_RESULT, readCheck } from '../../checks/readCheck.ts';
+import type { Check } from '../../vocabulary/check.ts';
+import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
+import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
+import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
+import { checkChance } from '../checkTable.ts';
+import type { Chance, Finding } from '../finding.ts';
+import { mechanismOf } from '../mechanism.ts';
+import { settleEnd, type EvidenceContext } from './context.ts';
+
+/** Checks that speak of something else than a wheel end's chain: the battery, tyres all round, the brakes themselves. */
+const ELSEWHERE: ReadonlySet<Check['check']> = new Set(['battery', 'tyres', 'brake.fluid']);
+
+/** Whether the sizes fitted explain a measured ratio at this wheel end. */
+const sizesExplain = (
+  check: Extract<Check, { check: 'live' }>,
+  end: WheelEnd | null,
+  sizes: TyreSizes,
+  a: Assumptions,
+): boolean => {
+  if (check.percent == null || !end || (check.pattern !== 'reads-low' && check.pattern !== 'reads-high'))
+    return false;
+  const measured = Math.abs(check.percent) * (check.pattern === 'reads-low' ? -1 : 1);
+  return compareTyres(sizes, a.get('tyres.differ-percent')).odd.some(
+    (odd) =>
+      odd.wheelEnd === end && Math.abs(odd.readsPercent - measured) <= a.get('tyres.ratio-slack-percent'),
+  );
+};
+
+const resultInWords = (check: Check): string => {
+  if ('result' in check) return check.result;
+  switch (check.check) {
+    case 'live':
+      return check.pattern;
+    case 'meter.resistance':
+      return `${check.ohms}${typeof check.ohms === 'number' ? ' ohm' : ''}`;
+    case 'ring.teeth':
+      return `${check.counted} where ${check.expected} are expected`;
+    case 'meter.supply':
+    case 'meter.ac':
+      return `${check.volts} V`;
+    default:
+      return '';
+  }
+};
+
+/** A check at a wheel end; null where it speaks of something else, or can say nothing however the wheel end is built. */
+export const checkFinding = (
+  check: Check,
+  i: number,
+  end: WheelEnd | null,
+  sizes: TyreSizes,
+  context: EvidenceContext,
+): Finding | null => {
+  const { a } = context;
+  if (ELSEWHERE.has(check.check)) return null;
+  const range = end ? (context.ohmRange?.(end) ?? null) : null;
+  const readings = {
+    passive: readCheck(check, 'passive', a, range),
+    active: readCheck(check, 'active', a, range),
+  };
+  const either = readings.passive ?? readings.active;
+  if (!either) return null;
+  const live = check.check === 'live' ? check : null;
+  const explained = live !== null && sizesExplain(live, end, sizes, a);
+  const notGrowing =
+    live?.growsWithSpeed === false && (live.pattern === 'reads-high' || live.pattern === 'reads-low');
+  const chance =
+    (which: 'seen' | 'normal'): Chance =>
+    (fault, architecture) => {
+      const reading = readings[architecture.sensor];
+      if (!reading) return 1;
+      const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
+      const base = checkChance(reading.table, result, fault, a);
+      if (which === 'normal' || fault !== 'tyre') return base;
+      return Math.min(
+        1,
+        base *
+          (explained ? a.get('tyres.explained.tyre') : 1) *
+          (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1),
+      );
+    };
+  return {
+    path: `checks[${i}]`,
+    label: `${CHECK_IN_WORDS[check.check]}: ${resultInWords(check).replace(/-/g, ' ')}`,
+    wheelEnd: end,
+    mechanism: mechanismOf(check.check, either.result),
+    kind: 'check',
+    seen: chance('seen'),
+    normal: chance('normal'),
+    isNormal: NORMAL_RESULT[either.table] === either.result,
+    says: (architecture) => readings[architecture.sensor] !== null,
+  };
+};
+
+/** Tyre sizes compared across each axle. */
+export const tyreFindings = (sizes: TyreSizes, path: string, context: EvidenceContext): Finding[] => {
+  const { a, ends, names } = context;
+  const comparison = compareTyres(sizes, a.get('tyres.differ-percent'));
+  const finding = (end: WheelEnd, result: 'differ' | 'match', label: string): Finding => ({
+    path,
+    label,
+    wheelEnd: settleEnd(end, ends),
+    mechanism: 'tyres',
+    kind: 'check',
+    seen: (fault) => checkChance('tyres', result, fault, a),
+    normal: (fault) => checkChance('tyres', 'match', fault, a),
+    isNormal: result === 'match',
+  });
+  return comparison.compared.map((end) => {
+    const odd = comparison.odd.find((o) => o.wheelEnd === end);
+    return odd
+      ? finding(
+          end,
+          'differ',
+          `tyre ${wheelEndInWords(end, names)} reads ${Math.abs(odd.readsPercent).toFixed(1)} % ${odd.readsPercent < 0 ? 'low' : 'high'} against the other side by its size`,
+        )
+      : finding(end, 'match', 'tyre sizes match across the axle');
+  });
+};

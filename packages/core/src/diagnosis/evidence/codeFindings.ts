@@ -1,0 +1,91 @@
+import type { Assumptions } from '../../assumptions/assumptions.ts';
+import type { UnderstoodCode } from '../../codes/readCodes.ts';
+import { isBrakeController } from '../../codes/codeTexts.ts';
+import type { Docket } from '../../vocabulary/docket.ts';
+import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
+import type { Finding } from '../finding.ts';
+
+const DEAD_MEANINGS = new Set([
+  'open',
+  'short-to-ground',
+  'short-to-battery',
+  'ground-or-open',
+  'battery-or-open',
+  'resistance-low',
+  'resistance-high',
+  'no-signal',
+  'device',
+  'voltage-range',
+]);
+
+/** A root code at a wheel end: its chance under each fault, by what it says and whether it is active now. */
+export const codeFinding = (
+  code: UnderstoodCode,
+  i: number,
+  end: WheelEnd | null,
+  cleared: boolean,
+  a: Assumptions,
+): Finding => {
+  const meaning = code.signal ?? 'generic';
+  const nothing = a.get('code.nothing');
+  const stale = code.status === 'stored' || code.status === 'history';
+  const past =
+    (stale ? a.get('code.not-active') : code.status === 'active' ? a.get('code.active-none-present') : 1) *
+    (cleared ? a.get('code.cleared.none-present') : 1);
+  const present =
+    code.status === 'stored'
+      ? a.get('code.stored-present')
+      : code.status === 'history'
+        ? a.get('code.history-present')
+        : 1;
+  const fromSupply =
+    a.get(code.status === 'active' ? 'code.with-supply.active' : 'code.with-supply') *
+    (cleared ? a.get('code.cleared.supply') : 1);
+  return {
+    path: `codes[${i}]`,
+    label: `code ${code.code}: ${code.meaning}`,
+    wheelEnd: end,
+    mechanism: DEAD_MEANINGS.has(meaning) ? 'dead signal' : 'bad signal',
+    kind: 'present',
+    seen: (fault) => {
+      if (fault === null) return nothing;
+      if (fault === 'module') return a.get('code.with-module');
+      if (fault === 'supply') return Math.max(nothing, fromSupply);
+      const chance = a.find(`code.${meaning}.${fault}`, nothing);
+      return Math.max(nothing, fault === 'none-present' ? Math.min(0.95, chance * past) : chance * present);
+    },
+  };
+};
+
+/**
+ * Whether the brake controller was read, so that a wheel it does not name counts as silent: it was named as read, or a
+ * wheel-speed code came out of it. Null or an engine-only reader: it cannot be known.
+ */
+export const brakeControllerRead = (docket: Docket, codes: readonly UnderstoodCode[]): boolean => {
+  if (docket.reader === 'engine' || docket.reader === 'none') return false;
+  if ((docket.modulesRead ?? []).some((module) => isBrakeController(module) === true)) return true;
+  return codes.some(
+    (code) => code.role === 'root' || code.self || (code.module !== null && isBrakeController(code.module) === true),
+  );
+};
+
+/** Silence of a brake controller that was read, at every wheel end it does not name. */
+export const silenceFindings = (
+  docket: Docket,
+  codes: readonly UnderstoodCode[],
+  ends: readonly WheelEnd[],
+  named: ReadonlySet<WheelEnd>,
+  a: Assumptions,
+): Finding[] =>
+  brakeControllerRead(docket, codes)
+    ? ends
+        .filter((end) => !named.has(end))
+        .map((end) => ({
+          path: 'modulesRead',
+          label: 'the brake controller was read and names no fault here',
+          wheelEnd: end,
+          mechanism: 'silence',
+          kind: 'absent' as const,
+          seen: (fault) => (fault === null ? 1 : a.find(`silent.${fault}`, 1)),
+        }))
+    : [];

@@ -1,0 +1,93 @@
+import type { UnderstoodCode } from '../../codes/readCodes.ts';
+import type { Check } from '../../vocabulary/check.ts';
+import type { Docket } from '../../vocabulary/docket.ts';
+import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
+import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
+import { onceEach, type Evidence, type Finding } from '../finding.ts';
+import { checkFinding, tyreFindings } from './checkFindings.ts';
+import { codeFinding, silenceFindings } from './codeFindings.ts';
+import { complaintsOf } from './complaintsOf.ts';
+import { settleEnd, type EvidenceContext } from './context.ts';
+import { historyFinding, OF_THE_BATTERY, staleCodeFinding } from './historyFinding.ts';
+import { settleFacts } from './settleFacts.ts';
+import { sharedFindings } from './sharedFindings.ts';
+
+/**
+ * Turns a docket into evidence. Every fact keeps the path it comes from, so that its effect can be shown beside it.
+ * Facts without a wheel end are tied to `corner` when that is settled, and else to the corner complained of.
+ */
+export const gatherEvidence = (
+  docket: Docket,
+  codes: readonly UnderstoodCode[],
+  corner: WheelEnd | null,
+  context: EvidenceContext,
+): Evidence => {
+  const { a, ends } = context;
+  const at = (check: Check) => settleEnd(check.wheelEnd, ends) ?? corner;
+  const setAside = settleFacts(docket, at);
+  const counts = (path: string) => !setAside.has(path);
+  const findings: Finding[] = [];
+  const cleared = docket.codesCleared === true;
+
+  const coded = new Set<WheelEnd>();
+  let codeAdrift = false;
+  codes.forEach((code, i) => {
+    if (code.role !== 'root' || !counts(`codes[${i}]`)) return;
+    const where = [
+      ...new Set(code.wheelEnds.map((end) => settleEnd(end, ends)).filter((end) => end !== null)),
+    ];
+    const known = where.length > 0 ? where : [corner];
+    for (const end of known) {
+      findings.push(codeFinding(code, i, end, cleared, a));
+      if (end === null) codeAdrift = true;
+      else coded.add(end);
+    }
+  });
+  // A code whose corner is not known may be any wheel's: then none can be called silent.
+  if (!codeAdrift) findings.push(...silenceFindings(docket, codes, ends, coded, a));
+
+  (docket.history ?? []).forEach((event, i) => {
+    if (!counts(`history[${i}]`)) return;
+    if (OF_THE_BATTERY.has(event.event)) {
+      if (!cleared) for (const end of coded) findings.push(staleCodeFinding(event, i, end, a));
+      return;
+    }
+    findings.push(historyFinding(event, i, settleEnd(event.wheelEnd, ends) ?? corner, a));
+  });
+
+  const sizes: TyreSizes = (docket.checks ?? []).reduce<TyreSizes>(
+    (sofar, check) => (check.check === 'tyres' ? { ...sofar, ...check.sizes } : sofar),
+    docket.vehicle?.tyres ?? {},
+  );
+  (docket.checks ?? []).forEach((check, i) => {
+    if (!counts(`checks[${i}]`)) return;
+    const finding = checkFinding(check, i, at(check), sizes, context);
+    if (finding) findings.push(finding);
+  });
+  if (Object.keys(sizes).length > 0) {
+    const i = (docket.checks ?? []).findIndex((check) => check.check === 'tyres');
+    findings.push(...tyreFindings(sizes, i >= 0 ? `checks[${i}]` : 'vehicle.tyres', context));
+  }
+  const named = settleEnd(docket.wheelEnd, ends);
+  if (named)
+    findings.push({
+      path: 'wheelEnd',
+      label: `the customer names ${wheelEndInWords(named, context.names)}`,
+      wheelEnd: named,
+      mechanism: 'claim',
+      kind: 'present',
+      seen: (fault) =>
+        a.get(fault === null || fault === 'module' || fault === 'supply' ? 'claim.sound' : 'claim.faulty'),
+    });
+  return {
+    findings: findings.map((finding) => ({
+      ...finding,
+      seen: onceEach(finding.seen),
+      ...(finding.normal ? { normal: onceEach(finding.normal) } : {}),
+    })),
+    complaints: complaintsOf(docket.symptoms ?? [], codes, context),
+    shared: sharedFindings(docket, codes, setAside, a),
+    setAside,
+  };
+};

@@ -1,0 +1,72 @@
+import type { Check } from '../../vocabulary/check.ts';
+import type { Docket } from '../../vocabulary/docket.ts';
+import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
+
+/** A reading is taken again when the check, the wheel, what was metered and what it was swapped with are the same. */
+const sameReading = (check: Check, at: WheelEnd | null): string =>
+  [
+    check.check,
+    at ?? '',
+    check.check === 'meter.resistance' ? check.of : '',
+    check.check === 'swap' ? (check.with ?? '') : '',
+  ].join('|');
+
+/** How bad play and noise are: of these the worse stands until someone strikes it out. */
+const WORSE: Readonly<Record<string, readonly string[]>> = {
+  'bearing.play': ['none', 'slight', 'clear'],
+  'bearing.noise': ['none', 'growl'],
+  'brake.fluid': ['full', 'low', 'leaking'],
+};
+
+const textOf = (thing: object): string =>
+  JSON.stringify(
+    Object.entries(thing)
+      .filter(([key, value]) => value != null && key !== 'confirmed')
+      .sort(([x], [y]) => (x < y ? -1 : 1)),
+  );
+
+const repeats = (list: readonly object[], path: string, aside: Map<string, string>): void => {
+  const seen = new Set<string>();
+  list.forEach((thing, i) => {
+    const text = textOf(thing);
+    if (seen.has(text)) aside.set(`${path}[${i}]`, 'the same again: it counts once');
+    seen.add(text);
+  });
+};
+
+/**
+ * Facts that count for nothing beside another, by path, each with why. What is written down twice is one fact. Of two
+ * readings of one thing the later counts; of play, growl and fluid the worse, until someone strikes it out.
+ *
+ * @param at the wheel end a check speaks of, as the reasoning settles it
+ */
+export const settleFacts = (docket: Docket, at: (check: Check) => WheelEnd | null): Map<string, string> => {
+  const aside = new Map<string, string>();
+  repeats(docket.codes ?? [], 'codes', aside);
+  repeats(docket.history ?? [], 'history', aside);
+  const standing = new Map<string, number>();
+  const checks = docket.checks ?? [];
+  checks.forEach((check, i) => {
+    if (check.check === 'tyres') return;
+    const key = sameReading(check, at(check));
+    const earlier = standing.get(key);
+    if (earlier === undefined) {
+      standing.set(key, i);
+      return;
+    }
+    const before = checks[earlier] as Check;
+    const order = WORSE[check.check];
+    const rank = (each: Check) => ('result' in each ? (order?.indexOf(each.result) ?? 0) : 0);
+    if (textOf(before) === textOf(check)) aside.set(`checks[${i}]`, 'the same again: it counts once');
+    else if (order && rank(before) >= rank(check))
+      aside.set(`checks[${i}]`, 'a worse one stands: strike that out if it was wrong');
+    else {
+      aside.set(
+        `checks[${earlier}]`,
+        order ? 'a worse one was found since' : 'read again since: the later reading counts',
+      );
+      standing.set(key, i);
+    }
+  });
+  return aside;
+};
