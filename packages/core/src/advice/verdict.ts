@@ -185,7 +185,6 @@ const unsafeWheel: Rule = {
           ...(hub ? [`the hub cures the complaint in ${curesInWords(hub)}`] : []),
           wordedCauses(s, end),
         ].filter(Boolean),
-        also: unsafe,
       }),
       step: {
         do: 'sell',
@@ -470,8 +469,16 @@ const asPlanned: Rule = {
         return {
           verdict: verdict(s, {
             action: 'no-part',
-            sentence: `${where}: no part from the shelf. ${capital(WORK_IN_WORDS[fix.work])}.`,
-            because: [odds, `that is the cheapest way to cure it: about ${money(fix.cost)}`].filter(Boolean),
+            sentence:
+              fix.cost > 0
+                ? `${where}: no part from the shelf. ${capital(WORK_IN_WORDS[fix.work])}.`
+                : `${where}: nothing to fit. It was cleared and stays away; read it again if the lamp comes back.`,
+            because: [
+              odds,
+              fix.cost > 0
+                ? `that is the cheapest way to cure it: about ${money(fix.cost)}`
+                : 'a part would cure nothing that is there now',
+            ].filter(Boolean),
             also: [...even, ...lamp],
           }),
           step: plan.step,

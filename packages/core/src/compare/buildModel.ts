@@ -83,9 +83,7 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
   const rates = ratesFor(docket, a);
   const plans = wayPlans(s);
   const cures = plans.map((way) => wayCures(corner.problem, way.fix, soundOf(way, s)));
-  const hub = corner.fixes.find((fix) => fix.kind === 'part' && fix.part === 'hub-assembly');
-  const bearing =
-    hub?.kind === 'part' && hub.outlays[0] ? hub.outlays[0].spared : { chance: 0, cost: 0 };
+  const { bearing } = corner;
 
   const groups = new Map<string, { p: number; cures: number[] }>();
   corner.problem.belief.forEach((p, state) => {

@@ -86,22 +86,14 @@ export const secondEndChance = (vehicle: DocketVehicle, today: string, a: Assump
 
 /**
  * Weight of every number of faulty wheel ends, beside the product of their own odds. A vehicle comes with one complaint:
- * one faulty end, or none, weighs one; each further one is brought to the chance of a second fault, whatever the base
- * rates are. `odds` are the prior odds of a fault at each wheel end.
+ * one faulty end, or none, weighs one; each further one has the chance `q` of a second fault instead of its own base
+ * rate. `odds` are the prior odds of a fault at each wheel end.
  *
- * Method: with e_K the elementary symmetric sums of the odds, c_K e_K = c_(K-1) e_(K-1) q (n - K + 1) / (K - 1), so that
- * given one fault each other end has one with about q.
+ * Method: c_K = (q' / w)^(K - 1) with q' = q / (1 - q) and w the mean of the odds, so that given a fault at one wheel end
+ * each other has one with about q.
  */
 export const faultCountWeights = (odds: readonly number[], q: number): number[] => {
-  const sums = odds.reduce<number[]>(
-    (e, w) => [...e, 0].map((value, k) => value + (k > 0 ? (e[k - 1] ?? 0) * w : 0)),
-    [1],
-  );
-  const n = odds.length;
-  const weights = [1, 1];
-  for (let k = 2; k <= n; k++) {
-    const before = (weights[k - 1] ?? 0) * (sums[k - 1] ?? 0);
-    weights.push((before * q * (n - k + 1)) / ((k - 1) * (sums[k] ?? 1)));
-  }
-  return weights.slice(0, n + 1);
+  const mean = odds.reduce((sum, w) => sum + w, 0) / Math.max(1, odds.length);
+  const further = mean > 0 ? q / (1 - q) / mean : 0;
+  return Array.from({ length: odds.length + 1 }, (_, k) => (k <= 1 ? 1 : further ** (k - 1)));
 };

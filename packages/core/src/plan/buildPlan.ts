@@ -98,6 +98,7 @@ export const buildPlan = (
   const corner = buildProblem(docket, end, outlays, school, findings, a, keep);
   const solve = solver(corner.problem);
   const depth = a.get('plan.depth');
+  const bearing = corner.bearing.chance * corner.bearing.cost;
   const { value, choice: dearest } = solve.best(solve.start, depth);
   const outcomes = corner.fixes.map((fix, index): FixOutcome => {
     const failed = solve.afterFailed(solve.start, index);
@@ -105,10 +106,10 @@ export const buildPlan = (
       fix,
       index,
       cures: Math.min(1, Math.max(0, 1 - failed.chance)),
-      cost: solve.cost(solve.start, { kind: 'fix', fix: index }, depth) + corner.bearing,
+      cost: solve.cost(solve.start, { kind: 'fix', fix: index }, depth) + bearing,
     };
   });
-  const refer = solve.cost(solve.start, { kind: 'refer' }, depth) + corner.bearing;
+  const refer = solve.cost(solve.start, { kind: 'refer' }, depth) + bearing;
   // Whoever is the workshop has nobody to hand it to: then it is the best of the fixes.
   const away = docket.customer?.kind === 'garage' ? Infinity : refer;
   const best = outcomes.reduce<FixOutcome | null>(
@@ -128,7 +129,7 @@ export const buildPlan = (
   let aboutEven: AboutEven | null = null;
   if (dearest.kind === 'refer') choice = instead;
   if (dearest.kind === 'check') {
-    worth = bestFix.cost - corner.bearing - value;
+    worth = bestFix.cost - bearing - value;
     const check = corner.checks[dearest.check]?.check as CheckName;
     const earned =
       best === null ||

@@ -7,7 +7,7 @@ import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
 import { mechanismOf } from '../diagnosis/mechanism.ts';
 import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
 import { cureChance, PAIRS, partsAt, workCures, WORKS, type Work } from '../offers/fixes.ts';
-import type { Outlay } from '../offers/outlay.ts';
+import type { Outlay, Risk } from '../offers/outlay.ts';
 import { soundFromStart } from '../offers/partLife.ts';
 import { ratesFor, workHours, type Rates } from '../offers/rates.ts';
 import { jobCost, together, type JobOutlay } from '../offers/together.ts';
@@ -40,7 +40,7 @@ export interface CornerProblem {
    * What the old bearing is expected to cost within the horizon where it stays. The solver books it to the credit of a
    * hub; every figure that is shown has it added, so that plan, offers and comparison speak of the same money.
    */
-  readonly bearing: number;
+  readonly bearing: Risk;
 }
 
 const keyOf = (b: Pick<Belief, 'architecture' | 'state' | 'shared'>): string =>
@@ -308,7 +308,7 @@ export const buildProblem = (
     fixes,
     checks,
     states,
-    bearing: hub.chance * hub.cost,
+    bearing: hub,
     problem: {
       belief: states.map((b) => b.p),
       fixes: fixes.map((fix, f) => ({

@@ -36,7 +36,7 @@ export const planTree = (
   first: Choice | null = null,
 ): PlanNode => {
   const choice = first ?? solve.best(situation, depth).choice;
-  const value = solve.cost(situation, choice, depth) + corner.bearing;
+  const value = solve.cost(situation, choice, depth) + corner.bearing.chance * corner.bearing.cost;
   const base = { chance, expectedCost: value, wheelEnd };
   if (choice.kind === 'refer')
     return { ...base, do: 'refer', label: 'refer to a workshop for full diagnosis', then: [] };
