@@ -1,5 +1,5 @@
 import { compareWays } from '../packages/core/src/compare/compareWays.ts';
-import { sureCost } from '../packages/core/src/compare/expectedCost.ts';
+import { sureCost } from '../packages/core/src/offers/together.ts';
 import type { CompareModel, Way } from '../packages/core/src/compare/model.ts';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { measure, type Timing } from './measure.ts';

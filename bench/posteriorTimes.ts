@@ -2,7 +2,7 @@ import { assumptionsWith, parseDocket } from '@hardy/core';
 import { readCodes } from '../packages/core/src/codes/readCodes.ts';
 import { architectureGroups } from '../packages/core/src/diagnosis/architecture.ts';
 import { endTables, SHARED_STATES } from '../packages/core/src/diagnosis/endTable.ts';
-import { gatherEvidence } from '../packages/core/src/diagnosis/gatherEvidence.ts';
+import { gatherEvidence } from '../packages/core/src/diagnosis/evidence/gatherEvidence.ts';
 import { posterior } from '../packages/core/src/diagnosis/posterior.ts';
 import { fullDocket } from './fullDocket.ts';
 import { measure, type Timing } from './measure.ts';
@@ -29,7 +29,7 @@ export const posteriorTimes = (): { exact: Timing; plain: number; combinations: 
   });
   const groups = architectureGroups(vehicle, 2, new Set(), a);
   const ends = groups.flatMap((group) => group.ends);
-  const evidence = gatherEvidence(docket, codes, 'A2L', { axles: 2, ends, a });
+  const evidence = gatherEvidence(docket, codes, 'A2L', { axles: 2, names: { axles: 2 }, ends, a });
   const exact = measure(() => posterior(groups, evidence, vehicle, TODAY, a), 40);
 
   const memo = endTables();

@@ -23,7 +23,6 @@ for (const folder of folders) {
     wrong: problemsOf(JSON.parse(readFileSync(join(folder, file), 'utf8')) as ExampleCase),
   }));
   if (!quiet)
-    for (const { file, wrong } of results)
-      if (wrong.length > 0) console.log(`${file}: ${wrong.join('; ')}`);
+    for (const { file, wrong } of results) if (wrong.length > 0) console.log(`${file}: ${wrong.join('; ')}`);
   console.log(`${folder}: ${results.filter(({ wrong }) => wrong.length === 0).length} of ${files.length}`);
 }

@@ -13,6 +13,7 @@ import {
   Side,
   type Advice,
   type Comparison,
+  type Docket,
   type Knowledge,
   type IntakeReading,
   type FitLine,
@@ -22,10 +23,10 @@ import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { join } from 'node:path';
 import { readSource } from './readSource.ts';
-import { sliceFromFolder } from './sliceFromFolder.ts';
+import { dictionaryFromFolder, hasVehicle, sliceFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N]';
+  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -79,6 +80,19 @@ const options = (args: readonly string[]) => {
   }
 };
 
+/** What the command line knows of a docket: the catalogue and dictionary where its vehicle is in them. */
+const knowledgeFor = async (docket: Docket, folder: string | undefined, now: Date): Promise<Knowledge> => {
+  const id = docket.vehicle?.catalogueId;
+  const catalogue = folder ?? DEMO_CATALOGUE;
+  return {
+    ...bareKnowledge(day(now)),
+    // A vehicle that is not in it still gets advice, from the price book and the default odds.
+    ...(id && (await hasVehicle(catalogue, id))
+      ? { slice: await sliceFromFolder(catalogue, id), dictionary: await dictionaryFromFolder(catalogue) }
+      : {}),
+  };
+};
+
 /**
  * Runs one command and returns what it prints.
  * @throws BadInput for anything the user can mend.
@@ -93,14 +107,13 @@ export const run = async (
   const known = ['advise', 'intake', 'trace', 'fit', 'compare'].includes(command ?? '');
   if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
   if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
-  if (command === 'advise') return advise(parseDocket(await jsonFrom(file)), bareKnowledge(day(now)));
+  if (command === 'advise') {
+    const docket = parseDocket(await jsonFrom(file));
+    return advise(docket, await knowledgeFor(docket, values.catalogue, now));
+  }
   if (command === 'compare') {
     const docket = parseDocket(await jsonFrom(file));
-    const id = docket.vehicle?.catalogueId;
-    const knowledge: Knowledge = {
-      ...bareKnowledge(day(now)),
-      ...(id ? { slice: await sliceFromFolder(values.catalogue ?? DEMO_CATALOGUE, id) } : {}),
-    };
+    const knowledge = await knowledgeFor(docket, values.catalogue, now);
     const seed = values.seed === undefined ? undefined : parse(Seed, values.seed, '--seed');
     const comparison = compareBench(docket, knowledge, seed).compare();
     if (!comparison)

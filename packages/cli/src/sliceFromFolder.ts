@@ -2,12 +2,14 @@ import {
   APPLICATIONS,
   BadInput,
   COMPANIONS,
+  DICTIONARY,
   JOBS,
   PARTS,
   SENSING,
   VEHICLES,
   type CatalogueSlice,
   type CatalogueTable,
+  type DictionaryEntry,
 } from '@hardy/core';
 import Papa from 'papaparse';
 import { join } from 'node:path';
@@ -54,3 +56,10 @@ export const sliceFromFolder = async (folder: string, vehicleId: string): Promis
     ),
   };
 };
+
+/** Whether a catalogue folder has a vehicle. */
+export const hasVehicle = async (folder: string, vehicleId: string): Promise<boolean> =>
+  (await rows(folder, VEHICLES)).some(({ id }) => id === vehicleId);
+
+/** The makers' own codes of a catalogue folder. */
+export const dictionaryFromFolder = (folder: string): Promise<DictionaryEntry[]> => rows(folder, DICTIONARY);

@@ -52,7 +52,7 @@ describe('dockets', () => {
       brand: expect.any(String) as unknown,
     });
     expect(sensor?.lines.length).toBeGreaterThan(2);
-    expect(view.advice.offers.map((offer) => offer.part)).toContain('hub-assembly');
+    expect(view.advice.offers.map((offer) => offer.part)).toContain('connector-kit');
   });
 
   test('the build date decides between two sensors', async () => {

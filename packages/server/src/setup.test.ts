@@ -54,12 +54,12 @@ describe('the shop sets its judgement', () => {
   });
 
   test('a change is kept, tells which answers it turned, and goes back', async () => {
-    const dear = await saved({ overrides: { 'refer.cost': 60 } });
-    expect(dear.settings.overrides).toEqual({ 'refer.cost': 60 });
+    const dear = await saved({ overrides: { 'plan.check-floor': 500 } });
+    expect(dear.settings.overrides).toEqual({ 'plan.check-floor': 500 });
     expect(dear.looked).toBeGreaterThan(5);
     expect(dear.turned.length).toBeGreaterThan(0);
     for (const { before, after } of dear.turned) expect(before).not.toBe(after);
-    expect((await api('GET', '/shop')).body).toMatchObject({ overrides: { 'refer.cost': 60 } });
+    expect((await api('GET', '/shop')).body).toMatchObject({ overrides: { 'plan.check-floor': 500 } });
     const back = await saved({ overrides: {} });
     expect(back.turned.map(({ id }) => id).sort()).toEqual(dear.turned.map(({ id }) => id).sort());
     for (const turned of back.turned)

@@ -63,7 +63,7 @@ describe('advise', () => {
         ...docket.vehicle,
         wheelEnds: { A1: { sensor: 'active' as const, mounting, target, ringSoldAlone } },
       };
-      return advise({ ...docket, vehicle, codes: [{ code: 'C0031-13' }] }, knowledge)
+      return advise({ ...docket, vehicle, codes: [{ code: 'C0031' }] }, knowledge)
         .offers.map((o) => o.part)
         .sort();
     };

@@ -174,7 +174,20 @@ const OTHER_SCHOOL: Readonly<Record<School, School>> = {
  */
 export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
   const d = diagnose(docket, knowledge);
-  const { a, docket: filled, vehicle, axles, names, codes, corner, ends, evidence, whole, wheelEnd, loose } = d;
+  const {
+    a,
+    docket: filled,
+    vehicle,
+    axles,
+    names,
+    codes,
+    corner,
+    ends,
+    evidence,
+    whole,
+    wheelEnd,
+    loose,
+  } = d;
   const causes = rank(whole);
   const school = docket.options?.school ?? knowledge.school;
   const plans = endsOffered(d, a).map((end) => planAt(d, end, filled, school, knowledge, a));
@@ -257,7 +270,14 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       words: wheelEndInWords(end.wheelEnd, names),
     })),
     codes: codes.map(
-      ({ signal: _signal, voltage: _voltage, grammar: _grammar, self: _self, readings: _readings, ...code }) => code,
+      ({
+        signal: _signal,
+        voltage: _voltage,
+        grammar: _grammar,
+        self: _self,
+        readings: _readings,
+        ...code
+      }) => code,
     ),
     causes: causes.filter(({ probability }) => probability >= WORTH_LISTING),
     verdict,

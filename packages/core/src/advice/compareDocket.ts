@@ -178,9 +178,10 @@ export const compareBench = (
         beats: beats.map((row) => [...row]),
         schools,
         rival: rivalOf(ways, here.a)?.id ?? null,
-        sentence: d.dangers.wheels.length > 0
-          ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model, here.a)}`
-          : sayAloud(ways, beats, model, here.a),
+        sentence:
+          d.dangers.wheels.length > 0
+            ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model, here.a)}`
+            : sayAloud(ways, beats, model, here.a),
         ownWork: ownWorkOf(d, here, knowledge, best),
         meanwhile: meanwhileOf(!d.dangers.stop, here, { ways: [...ways] }, knowledge.currency),
       };

@@ -34,7 +34,19 @@ const placed = (docket: Docket, context: PositionContext): ReadPosition[] =>
     return again ? { ...kept, wheelEnds: again.wheelEnds, needs: again.needs } : kept;
   });
 
-const NORMAL = new Set(['sound', 'none', 'steady', 'normal', 'fault-stayed', 'stays-away', 'not-visible', 'full', 'on', 'out-by-itself', 'out-after-clearing']);
+const NORMAL = new Set([
+  'sound',
+  'none',
+  'steady',
+  'normal',
+  'fault-stayed',
+  'stays-away',
+  'not-visible',
+  'full',
+  'on',
+  'out-by-itself',
+  'out-after-clearing',
+]);
 
 /** Whether a check found something wrong at a wheel end: that outranks what was said. */
 const foundAt = (docket: Docket, end: WheelEnd): boolean =>

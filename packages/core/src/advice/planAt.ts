@@ -67,7 +67,6 @@ export const planAt = (
   const keep = new Set<PartClass>(
     d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd) ? ['hub-assembly'] : [],
   );
-  const planUnder = (which: School) =>
-    buildPlan(docket, end, outlays, which, d.evidence.findings, a, keep);
+  const planUnder = (which: School) => buildPlan(docket, end, outlays, which, d.evidence.findings, a, keep);
   return { end, group, architecture, plan: planUnder(school), planUnder };
 };

@@ -165,8 +165,8 @@ export const questionsFor = ({
       ask: unsafeUnnamed
         ? 'Which wheel is loose or growls? It is not driven until that is known.'
         : echoesOnly
-        ? 'Read the brake controller itself: which wheel does it name?'
-        : 'Which wheel, as seated facing forward?',
+          ? 'Read the brake controller itself: which wheel does it name?'
+          : 'Which wheel, as seated facing forward?',
       because:
         conflict?.because ??
         (echoesOnly

@@ -156,7 +156,8 @@ const unsafeWheel: Rule = {
     const where = capital(place(s, end));
     const others = s.dangers.wheels.filter((wheel) => wheel !== worst);
     const unsafe = others.map(
-      (wheel) => `also not safe: ${place(s, wheel.wheelEnd) || 'a wheel, not said which'}, ${dangerInWords(wheel)}`,
+      (wheel) =>
+        `also not safe: ${place(s, wheel.wheelEnd) || 'a wheel, not said which'}, ${dangerInWords(wheel)}`,
     );
     const why = `${place(s, end)}: ${dangerInWords(worst)}`;
     if (worst.boltsFirst && !worst.growl)
@@ -374,9 +375,10 @@ const rockFirst: Rule = {
         check: 'bearing.play',
         part: growls ? 'hub-assembly' : null,
         sentence: `${capital(place(s, end))}: it growls. Rock the wheel for play before it is driven, and spin it.`,
-        because: [wordedCauses(s, end), 'a growl with play can cost the wheel: this is not about money'].filter(
-          Boolean,
-        ),
+        because: [
+          wordedCauses(s, end),
+          'a growl with play can cost the wheel: this is not about money',
+        ].filter(Boolean),
       }),
       step: s.plan?.step.check === 'bearing.play' ? s.plan.step : stepFor('bearing.play', end),
     };
@@ -395,7 +397,12 @@ const likelyPart = (plan: BuiltPlan): PartFix | null => {
 };
 
 /** The next best part where it costs hardly more: then price, wait and what one keeps decide. */
-const closeCall = (plan: BuiltPlan, fix: Fix, money: (amount: number) => string, a: Assumptions): string[] => {
+const closeCall = (
+  plan: BuiltPlan,
+  fix: Fix,
+  money: (amount: number) => string,
+  a: Assumptions,
+): string[] => {
   const here = plan.outcomes.find((each) => each.fix === fix);
   const rival = plan.outcomes
     .filter(({ fix: each }) => each !== fix && each.kind === 'part' && each.with.length === 0)
@@ -435,9 +442,10 @@ const asPlanned: Rule = {
             plan.bestFix.fix === null
               ? `${where}: before anything is sold, ${CHECK_IN_WORDS[check]}. It takes ${plan.minutes(check)} minutes.`
               : `${where}: before selling, ${CHECK_IN_WORDS[check]}. It takes ${plan.minutes(check)} minutes and saves about ${money(saves)} on this job.`,
-          because: [odds, `worth about ${money(saves)} more than it costs: its result may change what to sell`].filter(
-            Boolean,
-          ),
+          because: [
+            odds,
+            `worth about ${money(saves)} more than it costs: its result may change what to sell`,
+          ].filter(Boolean),
           also: lamp,
         }),
         step: plan.step,
@@ -446,9 +454,13 @@ const asPlanned: Rule = {
     }
     const even =
       plan.aboutEven && !DRIVEN.has(plan.aboutEven.check)
-        ? [`about even: ${plan.aboutEven.minutes} minutes to ${CHECK_IN_WORDS[plan.aboutEven.check]} settle it`]
+        ? [
+            `about even: ${plan.aboutEven.minutes} minutes to ${CHECK_IN_WORDS[plan.aboutEven.check]} settle it`,
+          ]
         : plan.aboutEven
-          ? [`about even: ${CHECK_IN_WORDS[plan.aboutEven.check]}, ${plan.aboutEven.minutes} minutes, would settle it`]
+          ? [
+              `about even: ${CHECK_IN_WORDS[plan.aboutEven.check]}, ${plan.aboutEven.minutes} minutes, would settle it`,
+            ]
           : [];
     if (choice.kind === 'fix') {
       const outcome = plan.outcomes[choice.fix];
@@ -506,7 +518,9 @@ const exchange = (s: Situation, end: WheelEnd, part: PartClass): string[] =>
       (check.wheelEnd ?? end) === end &&
       typeof check.ohms === 'string',
   )
-    ? ['the new one is bad from the box: exchange it, one tier up, and meter it with its lead before it is fitted']
+    ? [
+        'the new one is bad from the box: exchange it, one tier up, and meter it with its lead before it is fitted',
+      ]
     : [];
 
 /** The rules in the order of their weight: safety, then what would make any part useless, then the corner, then cost. */
@@ -551,9 +565,7 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
             expectedCost: s.other.step.expectedCost,
           }
         : null,
-      next: check
-        ? guideFor(check, plan?.minutes(check) ?? s.a.get(`check.minutes.${check}`))
-        : null,
+      next: check ? guideFor(check, plan?.minutes(check) ?? s.a.get(`check.minutes.${check}`)) : null,
     },
   };
 };

@@ -17,7 +17,7 @@ describe('assumptions', () => {
     const rows = new Map<string, number>();
     for (const [key, { value }] of Object.entries(DEFAULT_ASSUMPTIONS)) {
       const row = /^(check\..+)\.[^.]+$/.exec(key)?.[1];
-      if (row && !key.startsWith('check.minutes')) rows.set(row, (rows.get(row) ?? 0) + value);
+      if (row && !/^check\.(minutes|setup|draws)/.test(key)) rows.set(row, (rows.get(row) ?? 0) + value);
     }
     for (const [row, sum] of rows) expect({ row, sum: Number(sum.toFixed(6)) }).toEqual({ row, sum: 1 });
   });

@@ -20,10 +20,14 @@ export const COSTS: JudgementTable = {
     'wrong-target': 0.8,
   }),
   ...chances('cures.axle-shaft', CURES, { ring: 0.97, 'wrong-target': 0.85 }),
-  ...chances('cures.connector-kit', 'A new joint cures the joint; of the loom it reaches only the last hand’s breadth.', {
-    joint: 0.93,
-    loom: 0.12,
-  }),
+  ...chances(
+    'cures.connector-kit',
+    'A new joint cures the joint; of the loom it reaches only the last hand’s breadth.',
+    {
+      joint: 0.93,
+      loom: 0.12,
+    },
+  ),
   ...chances('cures.sender', CURES, { sender: 0.95, seating: 0.5, 'wrong-sensor': 0.85 }),
   ...chances('cures.no-part', 'Chance that the work without a part takes its own cause away.', {
     seating: 0.85,
@@ -76,17 +80,23 @@ export const COSTS: JudgementTable = {
     [0, 5000],
     'A fix that did not cure: second visit, second strip-down, goodwill.',
   ),
-  ...row('refer', 'h', [0, 20], 'Hours of diagnosis in another workshop: with nothing known, and with the cause all but proven.', {
-    'hours-unknown': 2.2,
-    'hours-known': 0.6,
-  }),
+  ...row(
+    'refer',
+    'h',
+    [0, 20],
+    'Hours of diagnosis in another workshop: with nothing known, and with the cause all but proven.',
+    {
+      'hours-unknown': 3,
+      'hours-known': 0.8,
+    },
+  ),
   'refer.tier': judgement(
     1.25,
     'times',
     [1, 3],
     'The same repair in another workshop: its rate, its dearer parts.',
   ),
-  'refer.wait-days': judgement(1, 'day', [0, 30], 'Days until another workshop has room and is done.'),
+  'refer.wait-days': judgement(2, 'day', [0, 30], 'Days until another workshop has room and is done.'),
   'refer.module': judgement(650, 'money', [0, 20000], 'A controller or pump renewed or repaired elsewhere.'),
   'refer.elsewhere': judgement(
     260,
@@ -179,21 +189,33 @@ export const COSTS: JudgementTable = {
     'brake.fluid': 1,
     lamps: 1,
   }),
-  ...row('check.setup', 'min', [0, 120], 'Lifting it and taking the wheel off; finding and opening the plug; connecting the reader. Once for all looks that need it.', {
-    wheel: 8,
-    plug: 6,
-    reader: 4,
-  }),
+  ...row(
+    'check.setup',
+    'min',
+    [0, 120],
+    'Lifting it and taking the wheel off; finding and opening the plug; connecting the reader. Once for all looks that need it.',
+    {
+      wheel: 8,
+      plug: 6,
+      reader: 4,
+    },
+  ),
   'check.setup-lost': judgement(
     0.4,
     'share',
     [0, 1],
     'The fix that follows mostly needs the same set-up: only this share of it is spent on the look.',
   ),
-  ...row('check.draws', 'times', [0, 3], 'How often the look draws a seized sensor out of its bore: half the looks at a tip, and a swap at both ends.', {
-    'visual.sensor': 0.5,
-    swap: 1.8,
-  }),
+  ...row(
+    'check.draws',
+    'times',
+    [0, 3],
+    'How often the look draws a seized sensor out of its bore: half the looks at a tip, and a swap at both ends.',
+    {
+      'visual.sensor': 0.5,
+      swap: 1.8,
+    },
+  ),
   'spread.labour.low': judgement(0.75, 'times', [0.1, 1], 'The best day, against the usual one.'),
   'spread.labour.high': judgement(1.8, 'times', [1, 5], 'The worst day, against the usual one.'),
   'spread.continuation.low': judgement(
@@ -248,10 +270,25 @@ export const COSTS: JudgementTable = {
     [0, 500],
     'A check is put before the sale only if it saves at least this: less is about even. Never asked of a safety check.',
   ),
-  'plan.robust.tables': judgement(32, 'tables', [0, 200], 'Wrong tables a check must stay worth its time under.'),
-  'plan.robust.factor': judgement(1.5, 'times', [1, 5], 'How wrong they are: each chance by a log-normal factor of this.'),
+  'plan.robust.tables': judgement(
+    32,
+    'tables',
+    [0, 200],
+    'Wrong tables a check must stay worth its time under.',
+  ),
+  'plan.robust.factor': judgement(
+    1.5,
+    'times',
+    [1, 5],
+    'How wrong they are: each chance by a log-normal factor of this.',
+  ),
   'plan.robust.share': judgement(0.8, 'share', [0, 1], 'In at least this share of them.'),
-  'plan.close-call': judgement(20, 'money', [0, 500], 'Two parts that differ by less are a close call, and said to be one.'),
+  'plan.close-call': judgement(
+    20,
+    'money',
+    [0, 500],
+    'Two parts that differ by less are a close call, and said to be one.',
+  ),
   'safety.rock-from': judgement(
     0.15,
     'probability',

@@ -44,7 +44,12 @@ export const PRIORS: JudgementTable = {
     [0, 0.2],
     'A vehicle comes with one complaint: the chance that a given other wheel end has a fault of its own as well, at the typical age on some salt.',
   ),
-  'prior.second-end.per-decade': judgement(1.7, 'times', [1, 5], 'Ten more years make a second fault likelier.'),
+  'prior.second-end.per-decade': judgement(
+    1.7,
+    'times',
+    [1, 5],
+    'Ten more years make a second fault likelier.',
+  ),
   'prior.second-end.salt': judgement(1.5, 'times', [1, 5], 'Heavy road salt reaches every corner.'),
   'prior.second-end.most': judgement(
     0.06,
@@ -62,7 +67,13 @@ export const PRIORS: JudgementTable = {
     bearing: 1.2,
     sender: 1.2,
   }),
-  ...factors('salt.none', 'Roads without salt.', { ring: 0.5, seating: 0.4, joint: 0.65, loom: 0.8, encoder: 0.8 }),
+  ...factors('salt.none', 'Roads without salt.', {
+    ring: 0.5,
+    seating: 0.4,
+    joint: 0.65,
+    loom: 0.8,
+    encoder: 0.8,
+  }),
   ...factors('age.per-decade', 'For each ten years of age: corrosion and wear add up.', {
     ring: 1.8,
     seating: 1.6,

@@ -51,9 +51,7 @@ describe('readCheck', () => {
   });
 
   test('an ohmmeter does not judge an active sensor, except open and short', () => {
-    expect(readCheck({ check: 'meter.resistance', of: 'sensor', ohms: 1200 }, 'active', a)?.result).toBe(
-      'says-nothing',
-    );
+    expect(readCheck({ check: 'meter.resistance', of: 'sensor', ohms: 1200 }, 'active', a)).toBeNull();
     expect(readCheck({ check: 'meter.resistance', of: 'sensor', ohms: 'open' }, 'active', a)?.result).toBe(
       'open',
     );

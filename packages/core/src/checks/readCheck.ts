@@ -42,7 +42,10 @@ const resistance = (
       return { table: fresh, result: 'bad' };
     if (sensor === 'active') return null;
     if (check.ohms > a.get('resistance.open')) return { table: fresh, result: 'bad' };
-    return { table: fresh, result: coilResult(check.ohms, check.temperatureC, a, range) === 'in-range' ? 'sound' : 'off' };
+    return {
+      table: fresh,
+      result: coilResult(check.ohms, check.temperatureC, a, range) === 'in-range' ? 'sound' : 'off',
+    };
   }
   if (check.of === 'harness') {
     const table = 'meter.resistance.harness';

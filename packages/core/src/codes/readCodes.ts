@@ -175,8 +175,8 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     (reserved ||
       (brake !== false &&
         (texts.some(isWheelSpeedText) ||
-      (wheelEnds.length > 0 && (chassis || brake === true || parsed === null)) ||
-      (chassis && context.namedCorner !== null && texts.length === 0))));
+          (wheelEnds.length > 0 && (chassis || brake === true || parsed === null)) ||
+          (chassis && context.namedCorner !== null && texts.length === 0))));
   const ends =
     aboutWheel && wheelEnds.length === 0 && context.namedCorner ? [context.namedCorner] : wheelEnds;
   const understood =
@@ -206,7 +206,9 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
           ]
             .filter(Boolean)
             .join(': ')
-        : [d.words || (self ? 'the controller says that it failed itself' : ''), d.failure].filter(Boolean).join(': ') ||
+        : [d.words || (self ? 'the controller says that it failed itself' : ''), d.failure]
+            .filter(Boolean)
+            .join(': ') ||
           (ambiguous.length > 0
             ? `depends on the maker: ${ambiguous.map((r) => `${r.dictionary}: ${r.text}`).join('; ')}`
             : 'not explained by the standard or by a dictionary here');

@@ -5,16 +5,16 @@ import { summaryOf } from '../chance/summaryOf.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import { outlayOf } from '../offers/outlay.ts';
 import { ratesFor } from '../offers/rates.ts';
+import { sureCost, together } from '../offers/together.ts';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { compareWays } from './compareWays.ts';
 import { drawCosts } from './drawCosts.ts';
-import { expectedCost, sureCost } from './expectedCost.ts';
+import { expectedCost } from './expectedCost.ts';
 import { luckFor } from './luck.ts';
 import type { CompareModel, Way } from './model.ts';
 import { sayAloud } from './sayAloud.ts';
 import { spreadOver } from './spread.ts';
-import { together } from './together.ts';
 
 const BARE: Way = {
   id: 'x',

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { architectureGroups, centreAxlesOf } from './architecture.ts';
-import { causePrior, ageInYears } from './priors.ts';
-import { causesAt, statesAt } from './states.ts';
+import { faultPrior, ageInYears } from './priors.ts';
+import { faultsAt, statesAt } from './states.ts';
 
 const a = assumptionsWith();
 const TODAY = '2026-11-25';
@@ -80,31 +80,33 @@ describe('architecture', () => {
 
 describe('states and priors', () => {
   test('only causes that exist there', () => {
-    expect(causesAt('A1L', known)).toEqual([
+    expect(faultsAt('A1L', known)).toEqual([
       'sensor',
       'encoder',
       'bearing',
-      'wiring',
+      'joint',
+      'loom',
       'seating',
       'tyre',
-      'mismatched-part',
+      'wrong-sensor',
+      'wrong-target',
     ]);
-    expect(causesAt('A2C', { ...ring, mounting: 'centre', target: 'ring-in-differential' })).not.toContain(
+    expect(faultsAt('A2C', { ...ring, mounting: 'centre', target: 'ring-in-differential' })).not.toContain(
       'bearing',
     );
-    expect(causesAt('A1L', { ...known, mounting: 'in-hub' })).not.toContain('seating');
+    expect(faultsAt('A1L', { ...known, mounting: 'in-hub' })).not.toContain('seating');
     const states = statesAt('A1L', known);
-    expect(states).toHaveLength(1 + 7 + 1 + 21);
+    expect(states).toHaveLength(1 + 9 + 1 + 36 - 2);
     expect(states.filter((state) => state.includes('none-present'))).toEqual([['none-present']]);
   });
 
   test('salt, age and a shaft move the prior of a ring the way they should', () => {
     const prior = (vehicle: object, architecture: typeof ring | typeof known = ring) =>
-      causePrior('ring', architecture, vehicle, TODAY, a);
+      faultPrior('ring', architecture, vehicle, TODAY, a);
     expect(prior({ saltExposure: 'high' })).toBeGreaterThan(prior({}));
     expect(prior({ saltExposure: 'none' })).toBeLessThan(prior({}));
     expect(prior({ buildDate: '2004' })).toBeGreaterThan(prior({ buildDate: '2022' }));
-    expect(prior({})).toBeGreaterThan(causePrior('ring', { ...ring, target: 'ring-on-hub' }, {}, TODAY, a));
+    expect(prior({})).toBeGreaterThan(faultPrior('ring', { ...ring, target: 'ring-on-hub' }, {}, TODAY, a));
   });
 
   test('age from a date known to the year, the month or the day', () => {

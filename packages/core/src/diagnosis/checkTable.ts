@@ -3,7 +3,8 @@ import { CHECK_TABLES } from '../assumptions/checkLikelihoods.ts';
 import type { Fault } from '../vocabulary/faults.ts';
 
 /** The results a check can have. Empty for a table that does not exist. */
-export const resultsOf = (table: string): readonly string[] => Object.keys(CHECK_TABLES[table]?.nothing ?? {});
+export const resultsOf = (table: string): readonly string[] =>
+  Object.keys(CHECK_TABLES[table]?.nothing ?? {});
 
 const cache = new WeakMap<Assumptions, Map<string, number>>();
 

@@ -106,8 +106,7 @@ const build = (
       findings.forEach((_, i) => {
         const { whole, abnormal } = powers[here]?.[i] as Weighing;
         const column = columns[i] as Float64Array;
-        const sound =
-          abnormal === 0 ? null : pieces.sound(findings[i] as Finding, end, architecture, shared);
+        const sound = abnormal === 0 ? null : pieces.sound(findings[i] as Finding, end, architecture, shared);
         for (let t = 0; t < out.length; t++) {
           const chance = column[t] as number;
           const told = whole === 1 ? chance : chance ** whole;

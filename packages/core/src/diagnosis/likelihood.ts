@@ -10,8 +10,10 @@ export const soundChance = (
   faults: readonly Fault[],
   architecture: Architecture,
 ): number => {
+  const [only] = faults;
+  if (only !== undefined && faults.length === 1) return normal(only, architecture);
   const base = normal(null, architecture);
-  return Math.min(1, faults.reduce((product, fault) => (product * normal(fault, architecture)) / base, base));
+  return faults.reduce((product, fault) => product * Math.min(1, normal(fault, architecture) / base), base);
 };
 
 /**

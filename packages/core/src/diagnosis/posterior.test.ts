@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
-import { CAUSES } from '../vocabulary/wordLists.ts';
+import { causeOf, FAULTS, type Fault } from '../vocabulary/faults.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import { architectureGroups, type ArchitectureGroup } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';
 import { likelihood } from './likelihood.ts';
 import { posterior } from './posterior.ts';
-import { causePrior, statePrior } from './priors.ts';
+import { faultCountWeights, faultPrior, secondEndChance, statePrior } from './priors.ts';
 import { statesAt, type State } from './states.ts';
 
 const a = assumptionsWith();
@@ -20,16 +20,28 @@ const enumerated = (groups: readonly ArchitectureGroup[], evidence: Evidence): M
   const adrift = evidence.findings.some((f) => f.wheelEnd === null);
   const corners = adrift ? ends : [null];
   let total = 0;
+  // Prior odds of a fault at each wheel end, over the ways it may be built.
+  const odds = groups.flatMap((group) =>
+    group.ends.map((end) =>
+      group.options.reduce((sum, { architecture, chance }) => {
+        const weights = statesAt(end, architecture).map((s) =>
+          statePrior(s, (f) => faultPrior(f, architecture, {}, TODAY, a), a),
+        );
+        return sum + chance * (weights.reduce((x, y) => x + y, 0) - 1);
+      }, 0),
+    ),
+  );
+  const counts = faultCountWeights(odds, secondEndChance({}, TODAY, a));
   const walk = (
     g: number,
     chosen: Array<{ end: string; state: State }>,
     p: number,
-    shared: Cause[],
+    shared: Fault[],
     corner: string | null,
   ): void => {
     const group = groups[g];
     if (!group) {
-      let weight = p;
+      let weight = p * (counts[chosen.filter(({ state }) => state.length > 0).length] ?? 0);
       for (const complaint of evidence.complaints) {
         let silent = 1 - complaint.leak;
         for (const cause of shared) silent *= 1 - complaint.brings(cause, null);
@@ -39,14 +51,15 @@ const enumerated = (groups: readonly ArchitectureGroup[], evidence: Evidence): M
       }
       total += weight;
       for (const { end, state } of chosen)
-        for (const cause of state) sums.set(`${cause} ${end}`, (sums.get(`${cause} ${end}`) ?? 0) + weight);
+        for (const cause of new Set(state.map(causeOf)))
+          sums.set(`${cause} ${end}`, (sums.get(`${cause} ${end}`) ?? 0) + weight);
       for (const cause of shared) sums.set(`${cause} null`, (sums.get(`${cause} null`) ?? 0) + weight);
       return;
     }
     for (const { architecture, chance } of group.options) {
       const perEnd = group.ends.map((end) => {
         const states = statesAt(end, architecture);
-        const priors = states.map((s) => statePrior(s, (c) => causePrior(c, architecture, {}, TODAY, a), a));
+        const priors = states.map((s) => statePrior(s, (c) => faultPrior(c, architecture, {}, TODAY, a), a));
         const sum = priors.reduce((x, y) => x + y, 0);
         return states.map((state, i) => {
           const mine = evidence.findings.filter(
@@ -71,7 +84,7 @@ const enumerated = (groups: readonly ArchitectureGroup[], evidence: Evidence): M
           );
     }
   };
-  for (const shared of [[], ['module'], ['supply'], ['module', 'supply']] as Cause[][]) {
+  for (const shared of [[], ['module'], ['supply'], ['module', 'supply']] as Fault[][]) {
     const prior = (['module', 'supply'] as const).reduce(
       (p, c) => p * (shared.includes(c) ? a.get(`prior.${c}`) : 1 - a.get(`prior.${c}`)),
       1,
@@ -83,8 +96,8 @@ const enumerated = (groups: readonly ArchitectureGroup[], evidence: Evidence): M
 };
 
 const tables = fc.array(fc.double({ min: 0.02, max: 0.98, noNaN: true }), {
-  minLength: CAUSES.length + 1,
-  maxLength: CAUSES.length + 1,
+  minLength: FAULTS.length + 1,
+  maxLength: FAULTS.length + 1,
 });
 
 const finding = (wheelEnd: string | null, table: readonly number[], i: number): Finding => ({
@@ -93,14 +106,14 @@ const finding = (wheelEnd: string | null, table: readonly number[], i: number): 
   wheelEnd,
   mechanism: `m${i}`,
   kind: 'present',
-  seen: (cause) => (cause === null ? 0.01 : (table[CAUSES.indexOf(cause)] ?? 0.5)),
+  seen: (cause) => (cause === null ? 0.01 : (table[FAULTS.indexOf(cause)] ?? 0.5)),
 });
 
 const complaint = (table: readonly number[]): Complaint => ({
   paths: [],
   label: '',
   leak: 0.02,
-  brings: (cause, end) => (table[CAUSES.indexOf(cause)] ?? 0) * (end?.endsWith('R') ? 0.5 : 1),
+  brings: (cause, end) => (table[FAULTS.indexOf(cause)] ?? 0) * (end?.endsWith('R') ? 0.5 : 1),
 });
 
 describe('posterior', () => {
@@ -125,6 +138,7 @@ describe('posterior', () => {
             findings: [finding('A1L', t1, 0), finding(at, t2, 1)],
             complaints: [complaint(t3), complaint(t4)],
             shared: [{ path: 'codes', label: '', seen: (shared) => (shared.has('supply') ? 0.4 : 0.02) }],
+            setAside: new Map(),
           };
           const fast = posterior(groups, evidence, {}, TODAY, a);
           for (const [key, p] of enumerated(groups, evidence)) {
@@ -148,7 +162,13 @@ describe('posterior', () => {
       new Set(),
       a,
     );
-    const p = posterior(groups, { findings: [], complaints: [], shared: [] }, {}, TODAY, a);
+    const p = posterior(
+      groups,
+      { findings: [], complaints: [], shared: [], setAside: new Map() },
+      {},
+      TODAY,
+      a,
+    );
     expect(p.shared.get('supply')).toBeCloseTo(a.get('prior.supply'), 10);
     expect(p.chance('sensor', 'A1L')).toBeGreaterThan(p.chance('wiring', 'A1L'));
     expect(p.chance('sensor', 'A1L')).toBeCloseTo(a.get('prior.sensor'), 2);
@@ -166,13 +186,47 @@ describe('posterior', () => {
       new Set(),
       a,
     );
-    const table = CAUSES.map((c) => (c === 'sensor' ? 0.6 : 0.1));
+    const table = FAULTS.map((c) => (c === 'sensor' ? 0.6 : 0.1));
     const one: Finding = { ...finding('A1L', table, 0), mechanism: 'same' };
     const chance = (findings: Finding[]) =>
-      posterior(groups, { findings, complaints: [], shared: [] }, {}, TODAY, a).chance('sensor', 'A1L');
+      posterior(groups, { findings, complaints: [], shared: [], setAside: new Map() }, {}, TODAY, a).chance(
+        'sensor',
+        'A1L',
+      );
     const odds = (p: number) => p / (1 - p);
     const gain = (findings: Finding[]) => Math.log(odds(chance(findings)) / odds(chance([])));
     expect(gain([one, one, one])).toBeLessThan(gain([one]) * 2);
     expect(gain([one, one])).toBeGreaterThan(gain([one]));
+  });
+
+  test('given a fault at one wheel end, each other has one with about the chance of a second', () => {
+    const axle = {
+      sensor: 'active',
+      mounting: 'separate',
+      target: 'encoder-in-bearing',
+      ringSoldAlone: false,
+    } as const;
+    for (const axles of [2, 3]) {
+      const vehicle = { axles };
+      const known = Object.fromEntries(Array.from({ length: axles }, (_, i) => [`A${i + 1}`, axle]));
+      const groups = architectureGroups({ ...vehicle, wheelEnds: known }, axles, new Set(), a);
+      const proof: Finding = {
+        ...finding('A1L', [], 0),
+        seen: (fault) => (fault === 'sensor' ? 1 : 1e-9),
+      };
+      const p = posterior(
+        groups,
+        { findings: [proof], complaints: [], shared: [], setAside: new Map() },
+        {},
+        TODAY,
+        a,
+      );
+      const q = secondEndChance({}, TODAY, a);
+      for (const end of p.ends)
+        if (end.wheelEnd !== 'A1L') {
+          expect(end.odd).toBeGreaterThan(q * 0.9);
+          expect(end.odd).toBeLessThan(q * 1.1);
+        }
+    }
   });
 });

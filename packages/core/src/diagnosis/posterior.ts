@@ -151,7 +151,10 @@ export const posterior = (
           optionPolys.map((options) => options.reduce((sum, p) => plus(sum, p), [0])),
         );
         const whole = weighed(
-          times(others[0] ?? [1], (optionPolys[0] ?? []).reduce((sum, p) => plus(sum, p), [0])),
+          times(
+            others[0] ?? [1],
+            (optionPolys[0] ?? []).reduce((sum, p) => plus(sum, p), [0]),
+          ),
           countWeights,
           0,
         );

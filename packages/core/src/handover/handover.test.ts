@@ -2,49 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import { CAUTION_IN_WORDS } from '../vocabulary/inWords.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
-import type { Check, Docket } from '../index.ts';
-import { mustStopDriving } from './cautionsFor.ts';
 import { GENERIC_WORK } from './genericWork.ts';
 import { handOverFor } from './handOver.ts';
-
-const docket = (checks: Check[], symptoms: Docket['symptoms'] = []): Docket => ({
-  format: 'hardy-spoke/docket',
-  version: 1,
-  checks,
-  symptoms,
-});
-
-describe('stop driving', () => {
-  test.each<[string, Docket, boolean]>([
-    ['clear play', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'clear' }]), true],
-    ['slight play alone', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'slight' }]), false],
-    ['growl alone', docket([{ check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' }]), false],
-    [
-      'growl with slight play',
-      docket([
-        { check: 'bearing.play', wheelEnd: 'A1L', result: 'slight' },
-        { check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' },
-      ]),
-      true,
-    ],
-    [
-      'growl here, play there',
-      docket([
-        { check: 'bearing.play', wheelEnd: 'A1R', result: 'slight' },
-        { check: 'bearing.noise', wheelEnd: 'A1L', result: 'growl' },
-      ]),
-      false,
-    ],
-    [
-      'the customer hears it, and there is play',
-      docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'slight' }], ['noise.wheel']),
-      true,
-    ],
-    ['no play', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'none' }], ['noise.wheel']), false],
-  ])('%s', (_, given, wanted) => {
-    expect(mustStopDriving(given)).toBe(wanted);
-  });
-});
 
 describe('the sheet', () => {
   test('every part class has access, tools, steps and proof', () => {

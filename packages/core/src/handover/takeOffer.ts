@@ -31,6 +31,9 @@ export const takeOffer = (offer: Offer): ChosenOffer => ({
   part: offer.part,
   wheelEnd: offer.wheelEnd,
   partNumber: offer.lines[0]?.partNumber ?? null,
+  ...(offer.with.length > 0
+    ? { parts: [offer.part, ...offer.with].map((part) => ({ part, wheelEnd: offer.wheelEnd })) }
+    : {}),
   lines: merged(offer.lines.map(ordered)),
   priceCents: toCents(offer.price),
   allInMeanCents: toCents(offer.allIn.mean),

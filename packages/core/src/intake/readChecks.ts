@@ -26,7 +26,11 @@ const LOOKS: Readonly<Record<Looked, Lexicon<string>>> = {
     ['cant see|cannot see|not visible|cant be seen|hidden', 'not-visible'],
   ]),
   'visual.sensor': lexicon([
-    ['broken|snapped|smashed|cracked', 'broken'],
+    [
+      'snapped coming out|snapped off|snapped when pulled|broke coming out|broke off|snapped in the bore|came out in bits|came out in two|broke off in the knuckle|torn off|sheared off|snapped',
+      'snapped',
+    ],
+    ['broken|smashed|cracked|crushed|destroyed|in bits', 'broken'],
     ['corroded|rusty|rusted|rotten', 'corroded'],
     ['rubbed|rubbing|worn away|ground down|ground away|scored', 'rubbed'],
     [
@@ -43,6 +47,10 @@ const LOOKS: Readonly<Record<Looked, Lexicon<string>>> = {
       'corroded',
     ],
     ['broken lock|lock broken|clip broken|lock snapped|broken clip', 'broken-lock'],
+    [
+      'in pieces|shell broken|broken shell|shell in pieces|housing broken|broken housing|shattered|smashed|fell apart|falls apart|in bits|crumbled',
+      'shell-broken',
+    ],
     ['loose pins|loose pin|pin pushed back|pins loose|spread|pin backed out', 'loose-pins'],
     [
       'earlier repair|old repair|previous repair|spliced|soldered before|been repaired|bodged|taped up',
@@ -96,6 +104,22 @@ export const CHECK_PHRASES = lexicon<Check>([
   [
     'new sensor reads open|new one reads open|new sender reads open',
     { check: 'meter.resistance', of: 'new-part', ohms: 'open' },
+  ],
+  [
+    'brake fluid low|fluid low|fluid is low|brake fluid is low|low brake fluid|low on fluid|low on brake fluid|fluid level low|reservoir low|reservoir empty|fluid below minimum|fluid below min',
+    { check: 'brake.fluid', result: 'low' },
+  ],
+  [
+    'brake fluid leak|fluid leak|fluid leaking|leaking fluid|leaking brake fluid|brake fluid leaking|losing fluid|losing brake fluid|fluid on the wheel|fluid down the wheel|wheel wet with fluid|brake pipe leaking|caliper leaking|wheel cylinder leaking',
+    { check: 'brake.fluid', result: 'leaking' },
+  ],
+  [
+    'brake fluid full|fluid full|fluid level ok|fluid ok|fluid level fine|brake fluid ok|fluid is full|fluid level good|brake fluid fine',
+    { check: 'brake.fluid', result: 'full' },
+  ],
+  [
+    'light went out by itself|lamp went out by itself|lights went out by themselves|lamps went out by themselves|light went off by itself|went out on its own|went off on its own',
+    { check: 'lamps', result: 'out-by-itself' },
   ],
   [
     'no supply|no supply at the plug|no voltage at the plug|no volts at the plug|no feed|no feed at the plug|no power at the plug|0 volts at the plug',

@@ -61,6 +61,10 @@ export const SYMPTOM_LEXICON = lexicon<Symptom | readonly Symptom[]>([
     'noise.wheel',
   ],
   [
+    'soft pedal|pedal soft|pedal is soft|pedal has gone soft|pedal went soft|spongy pedal|pedal spongy|pedal is spongy|spongy brakes|brakes spongy|brakes are spongy|soft brakes|pedal sinks|pedal sinking|sinking pedal|pedal goes to the floor|pedal to the floor|pedal goes down|pedal drops|pedal sinks to the floor|long pedal|no brakes|brakes failed|brakes gone|brakes have gone|pedal goes right down|pedal feels soft|pedal feels spongy',
+    'pedal.soft',
+  ],
+  [
     'heavy steering|steering heavy|steering is heavy|power steering out|steering gone heavy|no power steering|stiff steering|steering stiff',
     'steering.heavy',
   ],

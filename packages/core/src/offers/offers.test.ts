@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
+import type { Fault } from '../vocabulary/faults.ts';
 import { emptySlice, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import type { CAUSES } from '../vocabulary/wordLists.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
 import { cureChance, partsAt } from './fixes.ts';
 import { bearingDue } from './bearingDue.ts';
@@ -34,7 +34,7 @@ const docket = (more: Partial<Docket> = {}, vehicle: Docket['vehicle'] = {}): Do
 
 describe('the fix matrix', () => {
   test('who cures what', () => {
-    const cures = (part: (typeof PART_CLASSES)[number], cause: (typeof CAUSES)[number], build = separate) =>
+    const cures = (part: (typeof PART_CLASSES)[number], cause: Fault, build = separate) =>
       cureChance(part, cause, build, a);
     expect(cures('sensor', 'sensor')).toBeGreaterThan(0.9);
     expect(cures('sensor', 'ring')).toBe(0);
@@ -44,9 +44,12 @@ describe('the fix matrix', () => {
     expect(cures('hub-assembly', 'ring')).toBeGreaterThan(0.8);
     expect(cures('hub-assembly', 'ring', { ...separate, target: 'ring-on-shaft' })).toBe(0);
     expect(cures('axle-shaft', 'ring', { ...separate, target: 'ring-on-shaft' })).toBeGreaterThan(0.9);
-    expect(cures('connector-kit', 'wiring')).toBeGreaterThan(0.7);
+    expect(cures('connector-kit', 'joint')).toBeGreaterThan(0.85);
+    expect(cures('connector-kit', 'loom')).toBeLessThan(0.3);
+    expect(cures('hub-assembly', 'ring', { ...inHub, target: 'ring-on-hub' })).toBeGreaterThan(0.9);
     for (const part of PART_CLASSES)
-      for (const cause of ['tyre', 'module', 'supply'] as const) expect(cures(part, cause)).toBe(0);
+      for (const cause of ['tyre', 'module', 'supply', 'none-present'] as const)
+        expect(cures(part, cause)).toBe(0);
   });
 
   test('parts that exist', () => {

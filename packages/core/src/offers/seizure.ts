@@ -56,9 +56,12 @@ export const seizureChance = (
     base *
     a.get('seizure.per-decade') ** ((years - typical) / 10) *
     Math.min(1, years / a.get('seizure.settling-years'));
-  return Math.min(a.get('seizure.most'), aged *
+  return Math.min(
+    a.get('seizure.most'),
+    aged *
       (isCentre(wheelEnd) ? a.get('seizure.centre') : 1) *
-      (vehicle.driveline === 'trailer' || (vehicle.axles ?? 2) > 2 ? a.get('seizure.heavy') : 1));
+      (vehicle.driveline === 'trailer' || (vehicle.axles ?? 2) > 2 ? a.get('seizure.heavy') : 1),
+  );
 };
 
 /** Each way of getting a snapped sensor out: its chance, the extra hours, and what is spent or broken on the way. */

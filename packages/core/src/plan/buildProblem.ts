@@ -72,9 +72,7 @@ const worksCost = (work: Work, docket: Docket, rates: Rates, a: Assumptions): nu
   // Cleared already, and it stayed away: nothing is left to do.
   const cleared =
     work === 'none-present' &&
-    (docket.checks ?? []).some(
-      (check) => check.check === 'clear-and-drive' && check.result === 'stays-away',
-    );
+    (docket.checks ?? []).some((check) => check.check === 'clear-and-drive' && check.result === 'stays-away');
   return cleared ? 0 : workHours(work, rates, a) * rates.labour + a.get(`work.extra.${work}`);
 };
 

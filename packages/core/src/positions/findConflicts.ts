@@ -16,8 +16,7 @@ export const findConflicts = (
     const b = corners[i] as ReadPosition;
     if (b.joinedBy === 'and' || b.joinedBy === 'or') continue;
     if (a.wheelEnds.some((end) => b.wheelEnds.includes(end))) continue;
-    const where = (p: ReadPosition) =>
-      p.wheelEnds.map((end) => wheelEndInWords(end, context)).join(' and ');
+    const where = (p: ReadPosition) => p.wheelEnds.map((end) => wheelEndInWords(end, context)).join(' and ');
     const relative = (p: ReadPosition) => /driver|passenger|\bd\W?s\b|\bp\W?s\b/i.test(p.text);
     const steering =
       context.steeringSide && (relative(a) || relative(b))

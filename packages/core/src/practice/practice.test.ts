@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { randomFrom } from '../chance/random.ts';
-import { causesAt } from '../diagnosis/states.ts';
+import { faultsAt } from '../diagnosis/states.ts';
 import { drawCase, drawWeighted } from './drawCase.ts';
 import { playPolicy, POLICIES } from './playPolicy.ts';
 
@@ -14,7 +14,7 @@ describe('made-up jobs', () => {
       const drawn = drawCase(randomFrom(seed), a, TODAY);
       expect(drawCase(randomFrom(seed), a, TODAY).docket).toEqual(drawn.docket);
       expect(drawn.truth.length).toBeGreaterThan(0);
-      const possible = [...causesAt(drawn.wheelEnd, drawn.architecture), 'none-present'];
+      const possible = [...faultsAt(drawn.wheelEnd, drawn.architecture), 'none-present'];
       for (const cause of drawn.truth) expect(possible).toContain(cause);
     }
   });

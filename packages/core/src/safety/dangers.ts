@@ -56,8 +56,10 @@ export const dangersOf = (
     if (check.check !== 'bearing.play' && check.check !== 'bearing.noise') continue;
     const end = check.wheelEnd ?? corner;
     const now = found.get(end) ?? { play: 'none' as const, growl: false };
-    if (check.check === 'bearing.noise') found.set(end, { ...now, growl: now.growl || check.result === 'growl' });
-    else if (PLAY.indexOf(check.result) > PLAY.indexOf(now.play)) found.set(end, { ...now, play: check.result });
+    if (check.check === 'bearing.noise')
+      found.set(end, { ...now, growl: now.growl || check.result === 'growl' });
+    else if (PLAY.indexOf(check.result) > PLAY.indexOf(now.play))
+      found.set(end, { ...now, play: check.result });
     else found.set(end, now);
   }
   const complaints = complaintsNow(docket);
@@ -78,7 +80,9 @@ export const dangersOf = (
       ),
     }))
     .filter(({ wheelEnd, play, growl }) =>
-      wheelEnd === null ? play === 'clear' || growl || (play !== 'none' && hums) : play === 'clear' || (play !== 'none' && growl),
+      wheelEnd === null
+        ? play === 'clear' || growl || (play !== 'none' && hums)
+        : play === 'clear' || (play !== 'none' && growl),
     )
     .sort(
       (x, y) =>
@@ -87,7 +91,9 @@ export const dangersOf = (
         (x.wheelEnd ?? 'Z').localeCompare(y.wheelEnd ?? 'Z'),
     );
 
-  const fluids = (docket.checks ?? []).flatMap((check) => (check.check === 'brake.fluid' ? [check.result] : []));
+  const fluids = (docket.checks ?? []).flatMap((check) =>
+    check.check === 'brake.fluid' ? [check.result] : [],
+  );
   const fluid = (['leaking', 'low', 'full'] as const).find((level) => fluids.includes(level)) ?? null;
   const soft = complaints.includes('pedal.soft');
   const brakes: BrakeDanger | null =

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { OUTCOME_RESULTS, READERS, SCHOOLS, SYMPTOMS } from './wordLists.ts';
+import { OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -81,9 +81,7 @@ export const HistoryEvent = z.object({
 export type HistoryEvent = z.infer<typeof HistoryEvent>;
 
 /** A complaint, plain or with what became of it since something was done: one may be cured while another stays. */
-export const DocketSymptom = z.union([Symptom, z.object({ is: Symptom, cured: Cured.nullish() })], {
-  error: `is not a complaint; use one of ${SYMPTOMS.join(' | ')}, or { "is": one of them, "cured": "yes" | "no" | "for-a-while" }`,
-});
+export const DocketSymptom = z.union([Symptom, z.object({ is: Symptom, cured: Cured.nullish() })]);
 export type DocketSymptom = z.infer<typeof DocketSymptom>;
 
 /** How far the reader at hand reaches: every controller, the engine only, or there is none. */

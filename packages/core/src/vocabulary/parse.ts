@@ -30,7 +30,9 @@ const deepest = (issue: z.core.$ZodIssue): z.core.$ZodIssue => {
     (sofar, next) => (sofar === null || next.path.length > sofar.path.length ? next : sofar),
     null,
   );
-  return best && best.path.length > issue.path.length ? deepest(best) : issue;
+  if (best && best.path.length > issue.path.length) return deepest(best);
+  // A word of a list that is not in it: the list tells more than that nothing fits.
+  return candidates.find((inner) => inner.code === 'invalid_value') ?? issue;
 };
 
 const explain = (issue: z.core.$ZodIssue, input: unknown): string => {

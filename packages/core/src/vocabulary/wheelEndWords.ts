@@ -33,10 +33,15 @@ export interface WheelNames {
  * The wheel end in words a customer would use: `front left` on a vehicle of two axles, `axle 2 left` on others and on
  * trailers, which have no front wheels. Example: `wheelEndInWords('A2R', { axles: 2 })` is `rear right`.
  */
-export const wheelEndInWords = (wheelEnd: WheelEnd, names: WheelNames | number | null | undefined): string => {
-  const { axles, driveline, trailer }: WheelNames = typeof names === 'number' ? { axles: names } : (names ?? {});
+export const wheelEndInWords = (
+  wheelEnd: WheelEnd,
+  names: WheelNames | number | null | undefined,
+): string => {
+  const { axles, driveline, trailer }: WheelNames =
+    typeof names === 'number' ? { axles: names } : (names ?? {});
   const axle = axleOf(wheelEnd);
   const side = sideOf(wheelEnd) ?? 'centre';
-  if ((axles ?? 2) === 2 && axle <= 2 && driveline !== 'trailer' && !trailer) return `${axle === 1 ? 'front' : 'rear'} ${side}`;
+  if ((axles ?? 2) === 2 && axle <= 2 && driveline !== 'trailer' && !trailer)
+    return `${axle === 1 ? 'front' : 'rear'} ${side}`;
   return `axle ${axle} ${side}`;
 };

@@ -68,7 +68,16 @@ export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-un
 /** Results a check can have, by its name; for the ohmmeter those that are no number. */
 export const CHECK_RESULTS = {
   'visual.ring': ['sound', 'cracked', 'loose', 'missing-teeth', 'rusted', 'dirty', 'not-visible'],
-  'visual.sensor': ['sound', 'broken', 'corroded', 'rubbed', 'metal-on-tip', 'loose', 'lead-damaged', 'snapped'],
+  'visual.sensor': [
+    'sound',
+    'broken',
+    'corroded',
+    'rubbed',
+    'metal-on-tip',
+    'loose',
+    'lead-damaged',
+    'snapped',
+  ],
   'visual.connector': ['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair', 'shell-broken'],
   'visual.harness': ['sound', 'chafed', 'cut', 'corroded', 'earlier-repair'],
   'bearing.play': ['none', 'slight', 'clear'],

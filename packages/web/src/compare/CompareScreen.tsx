@@ -100,7 +100,7 @@ export function CompareScreen() {
                   <WaysTable
                     comparison={comparison}
                     ways={shown}
-                    axles={ready.advice.vehicle.axles}
+                    vehicle={ready.advice.vehicle}
                     trade={trade}
                     onTake={setTaking}
                   />

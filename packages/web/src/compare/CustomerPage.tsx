@@ -70,7 +70,7 @@ export function CustomerPage() {
         <article className="paper paper-A4" aria-label="Ways to fix it">
           <PaperHead
             view={ready}
-            title={`Ways to fix it, ${wheelEndInWords(comparison.wheelEnd, ready.advice.vehicle.axles)}`}
+            title={`Ways to fix it, ${wheelEndInWords(comparison.wheelEnd, ready.advice.vehicle)}`}
             part={ways[0]?.parts[0]?.part ?? null}
             wheelEnd={comparison.wheelEnd}
           />

@@ -1,4 +1,10 @@
-import { SCHOOL_IN_WORDS, wheelEndInWords, type Comparison, type ComparedWay } from '@hardy/core/plain';
+import {
+  SCHOOL_IN_WORDS,
+  wheelEndInWords,
+  type WheelNames,
+  type Comparison,
+  type ComparedWay,
+} from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import { hours, money, price } from '../format.ts';
 import { CostBars } from './CostBars.tsx';
@@ -8,7 +14,7 @@ const CHART_WIDTH = 300;
 interface Props {
   comparison: Comparison;
   ways: readonly ComparedWay[];
-  axles: number;
+  vehicle: WheelNames;
   /** Whose prices: what the customer sees, or with the shop's own figures. */
   trade: boolean;
   onTake: (way: ComparedWay) => void;
@@ -24,7 +30,7 @@ const days = (way: ComparedWay): string =>
       : `${way.waitDays} d${way.from === 'branch' ? ', branch' : ''}`;
 
 /** Every way with its figures, its bar on the common axis, and what each school would do. */
-export function WaysTable({ comparison, ways, axles, trade, onTake }: Props) {
+export function WaysTable({ comparison, ways, vehicle, trade, onTake }: Props) {
   const { currency } = comparison;
   const schoolsAt = (way: ComparedWay) =>
     comparison.schools.filter((each) => each.way === way.id).map(({ school }) => SCHOOL_IN_WORDS[school]);
@@ -75,7 +81,7 @@ export function WaysTable({ comparison, ways, axles, trade, onTake }: Props) {
                         : schools.join(', ')}
                     </>
                   ) : (
-                    ends.map((end) => wheelEndInWords(end, axles)).join(' and ')
+                    ends.map((end) => wheelEndInWords(end, vehicle)).join(' and ')
                   )}
                 </span>
               </th>

@@ -96,7 +96,7 @@ function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'o
                 aria-pressed={wheelEnd === end}
                 onClick={() => setEnd(wheelEnd)}
               >
-                {wheelEndInWords(wheelEnd, here.axles)}
+                {wheelEndInWords(wheelEnd, here)}
               </Button>
             ))}
           </div>

@@ -18,7 +18,7 @@ export function CausesPanel({ advice }: { advice: Advice }) {
           <li key={`${cause}-${wheelEnd}`}>
             <span className="cause-name">
               {CAUSE_SHORT[cause]}{' '}
-              <span className="soft">{wheelEnd ? wheelEndInWords(wheelEnd, advice.vehicle.axles) : ''}</span>
+              <span className="soft">{wheelEnd ? wheelEndInWords(wheelEnd, advice.vehicle) : ''}</span>
             </span>
             <span className="bar" aria-hidden="true">
               <span style={{ width: `${probability * 100}%` }} />

@@ -200,7 +200,7 @@ export function DocketScreen() {
                   advice={advice}
                   phrase={phraseFor(docket, corner)}
                   onPick={(wheelEnd) =>
-                    edit(`corner: ${wheelEndInWords(wheelEnd, advice.vehicle.axles)}`, (d) => ({
+                    edit(`corner: ${wheelEndInWords(wheelEnd, advice.vehicle)}`, (d) => ({
                       ...d,
                       wheelEnd,
                     }))

@@ -1,4 +1,11 @@
-import { SYMPTOM_IN_WORDS, wheelEndInWords, type Advice, type Docket } from '@hardy/core/plain';
+import {
+  SYMPTOM_IN_WORDS,
+  isThere,
+  symptomOf,
+  wheelEndInWords,
+  type Advice,
+  type Docket,
+} from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -33,7 +40,6 @@ const Section = ({ title, children, action }: { title: string; children: ReactNo
 /** The facts in the order of the work, each with what it did to the answer. */
 export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
   const vehicle = docket.vehicle ?? {};
-  const axles = advice.vehicle.axles;
   const said = (path: string): string | undefined => {
     const fact = advice.facts.find((f) => f.path === path);
     return fact && fact.said !== 'changes little' ? fact.said : undefined;
@@ -105,12 +111,35 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
           .filter(({ wheelEnd }) => wheelEnd === advice.wheelEnd)
           .map(({ wheelEnd, sensing }) => (
             <p key={wheelEnd} className="sensing">
-              {wheelEndInWords(wheelEnd, axles)}: {sensing}
+              {wheelEndInWords(wheelEnd, advice.vehicle)}: {sensing}
             </p>
           ))}
       </Section>
       <Section title="Codes">
         <CodeList {...lists} />
+        <dl className="fields">
+          <EditableField
+            label="Reader"
+            value={docket.reader}
+            options={['full', 'engine', 'none']}
+            onChange={(value) =>
+              change('reader at hand', (d) => ({ ...d, reader: value as Docket['reader'] }))
+            }
+          />
+          {(docket.codes ?? []).length > 0 && (
+            <EditableField
+              label="Cleared, read again"
+              value={docket.codesCleared == null ? null : docket.codesCleared ? 'yes' : 'no'}
+              options={['yes', 'no']}
+              onChange={(value) =>
+                change('codes cleared', (d) => ({
+                  ...d,
+                  codesCleared: value === null ? null : value === 'yes',
+                }))
+              }
+            />
+          )}
+        </dl>
       </Section>
       <Section title="Complaint">
         <ul className="fact-list">
@@ -123,24 +152,25 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
                 change('corner no longer named', (d) => ({ ...d, wheelEnd: null, positions: [] }))
               }
             >
-              {wheelEndInWords(docket.wheelEnd, axles)}
+              {wheelEndInWords(docket.wheelEnd, advice.vehicle)}
             </Fact>
           )}
-          {(docket.symptoms ?? []).map((symptom, i) => (
-            <Fact
-              key={symptom}
-              what={SYMPTOM_IN_WORDS[symptom]}
-              said={said(`symptoms[${i}]`)}
-              onRemove={() =>
-                change(`${SYMPTOM_IN_WORDS[symptom]} dropped`, (d) => ({
-                  ...d,
-                  symptoms: without(d.symptoms, i),
-                }))
-              }
-            >
-              {SYMPTOM_IN_WORDS[symptom]}
-            </Fact>
-          ))}
+          {(docket.symptoms ?? []).map((given, i) => {
+            const words = SYMPTOM_IN_WORDS[symptomOf(given)];
+            return (
+              <Fact
+                key={`${words}-${i}`}
+                what={words}
+                said={said(`symptoms[${i}]`)}
+                onRemove={() =>
+                  change(`${words} dropped`, (d) => ({ ...d, symptoms: without(d.symptoms, i) }))
+                }
+              >
+                {words}
+                {isThere(given) ? '' : ': cured since'}
+              </Fact>
+            );
+          })}
         </ul>
         {aside.map((p, i) => (
           <p key={`${p.text}-${i}`} className="none">

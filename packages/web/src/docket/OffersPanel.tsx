@@ -14,9 +14,9 @@ interface Props {
   onChoose: (offer: Offer) => void;
 }
 
-/** Beyond the first few, an offer that cures less often than this is folded away: nobody would read it out. */
-const WORTH_SHOWING = 0.04;
-const ALWAYS_SHOWN = 4;
+/** The parts of an offer as one says them. */
+const partsOf = (offer: Offer): string =>
+  [offer.part, ...offer.with].map((part) => PART_IN_WORDS[part]).join(' and ');
 
 function Range({ offer, most, currency }: { offer: Offer; most: number; currency: string }) {
   const at = (value: number) => `${Math.min(100, (value / most) * 100)}%`;
@@ -50,9 +50,10 @@ function OfferCard({
   onChoose: () => void;
 }) {
   const { currency } = advice;
-  const place = wheelEndInWords(offer.wheelEnd, advice.vehicle.axles);
+  const place = wheelEndInWords(offer.wheelEnd, advice.vehicle);
   const verdict =
     advice.verdict.part === offer.part &&
+    advice.verdict.with.join() === offer.with.join() &&
     advice.verdict.wheelEnd === offer.wheelEnd &&
     advice.verdict.action === 'sell';
   return (
@@ -61,7 +62,7 @@ function OfferCard({
       <div className="offer-body">
         <div className="row-head">
           <h3>
-            {PART_IN_WORDS[offer.part]} <span className="soft">{place}</span>
+            {partsOf(offer)} <span className="soft">{place}</span>
           </h3>
           <span className="offer-all-in" title="expected cost, everything counted">
             {money(offer.allIn.mean, currency)}
@@ -88,7 +89,7 @@ function OfferCard({
             onClick={onChoose}
             variant={verdict ? 'contained' : 'outlined'}
             className="offer-take"
-            aria-label={`Take the ${PART_IN_WORDS[offer.part]} ${place}`}
+            aria-label={`Take the ${partsOf(offer)} ${place}`}
           >
             Take
           </Button>
@@ -126,7 +127,7 @@ const walk = (event: KeyboardEvent<HTMLElement>): void => {
 /** Offers side by side on one money scale. */
 export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
   const [all, setAll] = useState(false);
-  const likely = advice.offers.filter((offer, i) => i < ALWAYS_SHOWN || offer.cures >= WORTH_SHOWING);
+  const likely = advice.offers.filter((offer) => !offer.folded);
   const rest = advice.offers.length - likely.length;
   const shown = all ? advice.offers : likely;
   const most = Math.max(1, ...shown.map((offer) => offer.allIn.p90));
@@ -151,7 +152,7 @@ export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
       <ul className="offers" onKeyDown={walk}>
         {shown.map((offer, i) => (
           <OfferCard
-            key={`${offer.part}-${offer.wheelEnd}`}
+            key={`${[offer.part, ...offer.with].join('-')}-${offer.wheelEnd}`}
             offer={offer}
             advice={advice}
             most={most}

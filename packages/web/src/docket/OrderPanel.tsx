@@ -32,8 +32,7 @@ export function OrderPanel({ id, docket, advice, onPutBack, onClose }: Props) {
         <PartDrawing part={chosen.part} size={52} />
         <div>
           <h3>
-            {chosen.label ?? PART_IN_WORDS[chosen.part]},{' '}
-            {wheelEndInWords(chosen.wheelEnd, advice.vehicle.axles)}
+            {chosen.label ?? PART_IN_WORDS[chosen.part]}, {wheelEndInWords(chosen.wheelEnd, advice.vehicle)}
           </h3>
           <p className="soft">
             cures in {Math.round(chosen.cures * 100)} of 100 {'\u00B7'} all in{' '}

@@ -33,7 +33,7 @@ export function TyresForm({ known, setting, onAdd }: Props) {
         {wheels.map((end) => (
           <TextField
             key={end}
-            label={wheelEndInWords(end, setting.axles)}
+            label={wheelEndInWords(end, setting)}
             value={sizes[end] ?? ''}
             placeholder="205/55 R16"
             onChange={(event) => setSizes({ ...sizes, [end]: event.target.value })}

@@ -18,6 +18,11 @@ export function VerdictBand({ advice }: { advice: Advice }) {
           {verdict.sentence}
         </p>
         <p className="verdict-why">{verdict.because.filter(Boolean).join(' \u00B7 ')}</p>
+        {verdict.also.map((line) => (
+          <p key={line} className="verdict-also">
+            {line}
+          </p>
+        ))}
       </div>
     </section>
   );

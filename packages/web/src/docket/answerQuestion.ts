@@ -46,6 +46,8 @@ export const answerQuestion = (
         },
       };
     }
+    case 'codesCleared':
+      return { ...docket, codesCleared: value === 'true' };
     case 'buildDate':
       return { ...docket, vehicle: { ...vehicle, buildDate: value } };
     case 'vehicle':

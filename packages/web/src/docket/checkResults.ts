@@ -22,6 +22,8 @@ export const CHECK_ORDER: readonly CheckName[] = [
   'swap',
   'tyres',
   'battery',
+  'lamps',
+  'brake.fluid',
 ];
 
 /** A check with a picked result. */

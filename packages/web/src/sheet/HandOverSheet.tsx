@@ -90,7 +90,7 @@ export function HandOverSheet() {
         <article className={`paper paper-${paper}`} aria-label="Hand-over sheet">
           <PaperHead
             view={ready}
-            title={`${PART_IN_WORDS[part]}, ${wheelEndInWords(end, ready.advice.vehicle.axles)}`}
+            title={`${PART_IN_WORDS[part]}, ${wheelEndInWords(end, ready.advice.vehicle)}`}
             part={part}
             wheelEnd={end}
           />

@@ -85,8 +85,7 @@ export const judgeCase = (advice: Advice, wanted: Expect): string[] => {
     );
   for (const [a, b] of wanted.cheaper ?? [])
     holds((offer(a)?.allIn.mean ?? NaN) < (offer(b)?.allIn.mean ?? NaN), `${a} is not cheaper than ${b}`);
-  for (const part of wanted.cannotOffer ?? [])
-    holds(!offers.some((o) => o.part === part), `offers ${part}`);
+  for (const part of wanted.cannotOffer ?? []) holds(!offers.some((o) => o.part === part), `offers ${part}`);
   for (const end of wanted.offersBoth ?? [])
     holds(
       offers.some((o) => o.wheelEnd === end),

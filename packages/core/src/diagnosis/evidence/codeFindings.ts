@@ -65,7 +65,8 @@ export const brakeControllerRead = (docket: Docket, codes: readonly UnderstoodCo
   if (docket.reader === 'engine' || docket.reader === 'none') return false;
   if ((docket.modulesRead ?? []).some((module) => isBrakeController(module) === true)) return true;
   return codes.some(
-    (code) => code.role === 'root' || code.self || (code.module !== null && isBrakeController(code.module) === true),
+    (code) =>
+      code.role === 'root' || code.self || (code.module !== null && isBrakeController(code.module) === true),
   );
 };
 

@@ -22,8 +22,7 @@ export const historyFinding = (
 ): Finding => {
   const short =
     event.cured === 'for-a-while' && (event.daysUntilReturn ?? 0) <= a.get('history.short-return-days');
-  const outcome =
-    event.cured === 'no' ? '.no' : event.cured === 'yes' ? '.yes' : short ? '.for-a-while' : '';
+  const outcome = event.cured === 'no' ? '.no' : event.cured === 'yes' ? '.yes' : short ? '.for-a-while' : '';
   const fade = fadeOf(event, a);
   // What a part did or did not cure does not fade as the disturbance of the work does.
   const weight = outcome ? Math.max(fade, a.get('history.unknown-when')) : fade;
@@ -43,18 +42,12 @@ export const historyFinding = (
     wheelEnd: end,
     mechanism: `history ${event.event}`,
     kind: 'factor',
-    seen: (fault) =>
-      fault === null ? 1 : a.find(`${own ? tables[0] : tables[1]}.${fault}`, 1) ** weight,
+    seen: (fault) => (fault === null ? 1 : a.find(`${own ? tables[0] : tables[1]}.${fault}`, 1) ** weight),
   };
 };
 
 /** A battery that was flat or renewed: it makes a stale code likelier where there is one, and moves nothing else here. */
-export const staleCodeFinding = (
-  event: HistoryEvent,
-  i: number,
-  end: WheelEnd,
-  a: Assumptions,
-): Finding => ({
+export const staleCodeFinding = (event: HistoryEvent, i: number, end: WheelEnd, a: Assumptions): Finding => ({
   path: `history[${i}]`,
   label: EVENT_IN_WORDS[event.event],
   wheelEnd: end,
