@@ -8,7 +8,7 @@ import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { cautionsFor } from '../handover/cautionsFor.ts';
 import { handOverForAll } from '../handover/handOver.ts';
 import { partsAt } from '../offers/fixes.ts';
-import type { Advice, Offer, RankedCause } from '../vocabulary/advice.ts';
+import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import { causeOf, kindOf } from '../vocabulary/faults.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
 import type { Docket, DocketVehicle, School } from '../vocabulary/docket.ts';
@@ -168,41 +168,34 @@ const OTHER_SCHOOL: Readonly<Record<School, School>> = {
   'far-away': 'test-first',
 };
 
-/**
- * The whole flow as one pure function: facts to causes to parts that fit to priced offers to a plan and a hand-over.
- * The screen, the API and the command line all show what this returns.
- */
-export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
+/** The heart of an advice: what is wrong, what to do about it, and the plans behind it. */
+export interface Judged {
+  readonly d: Diagnosed;
+  readonly causes: readonly RankedCause[];
+  readonly plans: readonly PlannedEnd[];
+  /** The plan at the wheel that matters most. */
+  readonly main: PlannedEnd | null;
+  readonly echoesOnly: boolean;
+  readonly shared: { readonly module: number; readonly supply: number };
+  readonly verdict: Verdict;
+  readonly plan: Plan;
+}
+
+/** Diagnoses a docket, plans at every wheel end worth an offer, and decides. */
+export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const d = diagnose(docket, knowledge);
-  const {
-    a,
-    docket: filled,
-    vehicle,
-    axles,
-    names,
-    codes,
-    corner,
-    ends,
-    evidence,
-    whole,
-    wheelEnd,
-    loose,
-  } = d;
+  const { a, docket: filled, codes, corner, whole, wheelEnd, loose } = d;
   const causes = rank(whole);
   const school = docket.options?.school ?? knowledge.school;
   const plans = endsOffered(d, a).map((end) => planAt(d, end, filled, school, knowledge, a));
-  const offers = plans
-    .flatMap((planned) => offersAt(planned, d, knowledge))
-    .sort((x, y) => x.allIn.mean - y.allIn.mean);
   const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
-
   const echoesOnly =
     codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');
   const shared = { module: whole.chance('module', null), supply: whole.chance('supply', null) };
   const { verdict, plan } = decide({
     docket: filled,
     wheelEnd,
-    names,
+    names: d.names,
     causes,
     shared,
     dangers: d.dangers,
@@ -215,6 +208,19 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     currency: knowledge.currency,
     a,
   });
+  return { d, causes, plans, main, echoesOnly, shared, verdict, plan };
+};
+
+/**
+ * The whole flow as one pure function: facts to causes to parts that fit to priced offers to a plan and a hand-over.
+ * The screen, the API and the command line all show what this returns.
+ */
+export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
+  const { d, causes, plans, main, echoesOnly, shared, verdict, plan } = judge(docket, knowledge);
+  const { a, docket: filled, vehicle, axles, names, codes, corner, ends, evidence, whole, wheelEnd } = d;
+  const offers = plans
+    .flatMap((planned) => offersAt(planned, d, knowledge))
+    .sort((x, y) => x.allIn.mean - y.allIn.mean);
   const encoder = main !== null && !hasRing(main.architecture);
   const cautions = cautionsFor(filled, d.dangers, codes, offers, verdict, encoder, a);
   const leading = causes

@@ -40,6 +40,23 @@ export const HISTORY_FACTORS: JudgementTable = {
     joint: 1.4,
     loom: 1.3,
   }),
+  ...factors('history.ring-replaced.no', 'A new ring changed nothing: the same again would cure one in ten.', {
+    ring: 0.06,
+    'wrong-target': 5,
+    seating: 1.6,
+  }),
+  ...factors('history.hub-replaced.no', 'A new hub changed nothing: the same again would cure one in ten.', {
+    bearing: 0.05,
+    encoder: 0.05,
+    'wrong-target': 6,
+    seating: 1.6,
+    sensor: 1.2,
+  }),
+  ...factors('history.axle-shaft-work.no', 'The shaft changed nothing.', {
+    ring: 0.1,
+    'wrong-target': 5,
+    sensor: 1.2,
+  }),
   ...factors('history.connector-repaired', 'Repairs in the loom are where it fails next.', {
     joint: 2,
     loom: 1.5,
