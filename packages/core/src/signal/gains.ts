@@ -1,6 +1,7 @@
 import { axleOf } from '../vocabulary/wheelEndWords.ts';
 import { LOST_ABOVE_KMH, LOST_SHARE } from './commonMotion.ts';
-import { meanNearMedian, modeOf } from './order.ts';
+import { meanNearMedian } from './order.ts';
+import { findStraight } from './straight.ts';
 import { sideSign, type WheelLog } from './wheelLog.ts';
 
 /** How each wheel reads against the vehicle. */
@@ -11,6 +12,10 @@ export interface Gains {
   readonly ambiguous: string | null;
   /** Calm seconds the figures rest on. */
   readonly blocks: number;
+  /** How far off a ratio may be because no stretch was straight. */
+  readonly error: number;
+  /** How each wheel would read if straight ahead lay where it might as well: bends and a ratio look alike. */
+  readonly rival: number[] | null;
 }
 
 /** Samples looked at: more do not make a ratio better. */
@@ -25,6 +30,9 @@ const CALM = 0.8;
 const STRAIGHT = 0.006;
 /** Wheels within this of each other are of one opinion: wear and pressure explain as much. */
 const AGREE = 0.012;
+
+/** A ratio is not known better than this: where straight ahead lies leaves as much open. */
+const LEAST_ERROR = 0.001;
 
 /** Seconds averaged into one comparison, so that noise at walking pace does not hide whether it goes straight. */
 const BLOCK_SECONDS = 1;
@@ -83,14 +91,19 @@ interface Axle {
   readonly right: number;
 }
 
+/** Yaw before it is known where straight ahead lies, and how much each axle's imbalance differs from the first's. */
+interface RawYaw {
+  readonly raw: Float64Array;
+  readonly offsets: readonly number[];
+}
+
 /**
- * Yaw at each sample as half the difference of right and left over the speed, and each axle's own imbalance.
- * An axle's imbalance against another is free of bends, since both see the same yaw; what all axles share is taken
- * where it crowds most, since a drive is straight more often than it bends by any one amount.
+ * Yaw at each block as half the difference of right and left over the speed. An axle's imbalance against another is
+ * free of bends, since both see the same yaw; what all axles share is not, see `findStraight`.
  */
-const findYaw = (x: readonly Float64Array[], axles: readonly Axle[], n: number): Float64Array => {
-  const yaw = new Float64Array(n);
-  if (axles.length === 0) return yaw;
+const rawYaw = (x: readonly Float64Array[], axles: readonly Axle[], n: number): RawYaw => {
+  const raw = new Float64Array(n);
+  if (axles.length === 0) return { raw, offsets: [] };
   const scratch = new Float64Array(n);
   const differences = axles.map(({ left, right }) => {
     const d = new Float64Array(n);
@@ -119,13 +132,24 @@ const findYaw = (x: readonly Float64Array[], axles: readonly Axle[], n: number):
         count++;
       }
     }
-    yaw[i] = count === 0 ? Number.NaN : sum / count;
+    raw[i] = count === 0 ? Number.NaN : sum / count;
   }
-  let count = 0;
-  for (let i = 0; i < n; i++) if (yaw[i] === yaw[i]) scratch[count++] = yaw[i] as number;
-  const straight = modeOf(scratch, count, 0.0005, 6);
-  for (let i = 0; i < n; i++) yaw[i] = (yaw[i] as number) - straight;
-  return yaw;
+  return { raw, offsets };
+};
+
+/** How much faster the first axle runs than the last, as a logarithm, in each block; NaN where either is unknown. */
+const axleLead = (x: readonly Float64Array[], axles: readonly Axle[], n: number): Float64Array => {
+  const lead = new Float64Array(n).fill(Number.NaN);
+  const front = axles[0];
+  const rear = axles.at(-1);
+  if (!front || !rear || front === rear) return lead;
+  for (let i = 0; i < n; i++)
+    lead[i] =
+      ((x[front.left] as Float64Array)[i] as number) / 2 +
+      ((x[front.right] as Float64Array)[i] as number) / 2 -
+      ((x[rear.left] as Float64Array)[i] as number) / 2 -
+      ((x[rear.right] as Float64Array)[i] as number) / 2;
+  return lead;
 };
 
 /** The true speed is what most wheels agree on; a tie is told. */
@@ -174,39 +198,22 @@ export const findGains = (
     const right = find(1);
     return left < 0 || right < 0 ? [] : [{ left, right }];
   });
-  const yaw = findYaw(x, axles, n);
-  let straight = 0;
-  for (let i = 0; i < n; i++) if (Math.abs(yaw[i] as number) <= STRAIGHT) straight++;
-  const widest = straight >= LEAST_BLOCKS ? STRAIGHT : Infinity;
-
-  const signs = log.wheels.map(({ wheelEnd }) => sideSign(wheelEnd));
-  const logs = log.wheels.map(() => 0);
-  const scratch = new Float64Array(n);
-  const level = new Float64Array(n);
-  const few = new Float64Array(x.length);
-  for (let round = 0; round < 4; round++) {
-    for (let i = 0; i < n; i++) {
-      let count = 0;
-      for (let w = 0; w < x.length; w++) {
-        const value = ((x[w] as Float64Array)[i] as number) - (signs[w] as number) * (yaw[i] as number);
-        if (value === value && Number.isFinite(logs[w])) few[count++] = value - (logs[w] as number);
-      }
-      level[i] = count === 0 ? Number.NaN : meanNearMedian(few, count, 0.02);
-    }
-    for (let w = 0; w < x.length; w++) {
-      let count = 0;
-      for (let i = 0; i < n; i++) {
-        if (Math.abs(yaw[i] as number) > widest) continue;
-        const value =
-          ((x[w] as Float64Array)[i] as number) -
-          (signs[w] as number) * (yaw[i] as number) -
-          (level[i] as number);
-        if (value === value) scratch[count++] = value;
-      }
-      logs[w] = count < 3 ? Number.NaN : meanNearMedian(scratch, count, 0.02);
-    }
-  }
+  const { raw, offsets } = rawYaw(x, axles, n);
+  const speeds = Float64Array.from(at, (from) => motion[from] as number);
+  const { steering } = log;
+  const found = findStraight({
+    raw,
+    offsets,
+    speeds,
+    lead: axleLead(x, axles, n),
+    steering: steering ? Float64Array.from(at, (from) => steering[from + (length >> 1)] as number) : null,
+  });
+  const read = (straight: number) => gainsAround(log, x, axles, raw, straight, found.bow);
+  const here = read(found.straight);
+  const { yaw, widest, level } = here;
+  const { logs } = here;
   let { scale, ambiguous } = settleScale(logs, log);
+  const scratch = new Float64Array(n);
   if (log.vehicle) {
     let count = 0;
     for (let i = 0; i < n; i++) {
@@ -222,5 +229,69 @@ export const findGains = (
       ambiguous = null;
     }
   }
-  return { ratios: logs.map((g) => Math.exp(g - scale)), ambiguous, blocks: n };
+  const ratios = logs.map((g) => Math.exp(g - scale));
+  const error = found.bowError * here.bent ** 2 + LEAST_ERROR;
+  if (found.rival === null) return { ratios, ambiguous, blocks: n, error, rival: null };
+  const other = read(found.rival);
+  const otherScale = settleScale(other.logs, log).scale;
+  return {
+    ratios,
+    ambiguous,
+    blocks: n,
+    error,
+    rival: other.logs.map((g) => Math.exp(g - otherScale)),
+  };
+};
+
+/** Each wheel's gain when straight ahead lies at `straight`: averaged over the straightest blocks there are. */
+const gainsAround = (
+  log: WheelLog,
+  x: readonly Float64Array[],
+  axles: readonly Axle[],
+  raw: Float64Array,
+  straight: number,
+  bow: number,
+): { logs: number[]; yaw: Float64Array; widest: number; level: Float64Array; bent: number } => {
+  const n = raw.length;
+  const yaw = raw.map((value) => value - straight);
+  const bends = yaw
+    .map((value) => Math.abs(value))
+    .filter((value) => value === value)
+    .sort();
+  // Where hardly anything is straight the straightest blocks must do.
+  const widest = Math.max(STRAIGHT, bends[Math.min(bends.length - 1, LEAST_BLOCKS - 1)] ?? Infinity);
+  const front = axles[0];
+  const onFront = log.wheels.map((_, w) => front !== undefined && (w === front.left || w === front.right));
+  const signs = log.wheels.map(({ wheelEnd }) => sideSign(wheelEnd));
+  const logs = log.wheels.map(() => 0);
+  const scratch = new Float64Array(n);
+  const level = new Float64Array(n);
+  const few = new Float64Array(x.length);
+  // In a bend the first axle runs on a wider circle than the last.
+  const plain = (w: number, i: number): number => {
+    const y = yaw[i] as number;
+    return ((x[w] as Float64Array)[i] as number) - (signs[w] as number) * y - (onFront[w] ? bow * y * y : 0);
+  };
+  for (let round = 0; round < 4; round++) {
+    for (let i = 0; i < n; i++) {
+      let count = 0;
+      for (let w = 0; w < x.length; w++) {
+        const value = plain(w, i);
+        if (value === value && Number.isFinite(logs[w])) few[count++] = value - (logs[w] as number);
+      }
+      level[i] = count === 0 ? Number.NaN : meanNearMedian(few, count, 0.02);
+    }
+    for (let w = 0; w < x.length; w++) {
+      let count = 0;
+      for (let i = 0; i < n; i++) {
+        if (Math.abs(yaw[i] as number) > widest) continue;
+        const value = plain(w, i) - (level[i] as number);
+        if (value === value) scratch[count++] = value;
+      }
+      logs[w] = count < 3 ? Number.NaN : meanNearMedian(scratch, count, 0.02);
+    }
+  }
+  // How much the blocks used bend, in the middle of them.
+  const used = bends.filter((value) => value <= widest);
+  return { logs, yaw, widest, level, bent: used[used.length >> 1] ?? 0 };
 };

@@ -1,6 +1,6 @@
 import type { TraceFinding, TraceReading } from '../vocabulary/traceReading.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
-import { classify, noiseExcess, type WheelEvidence } from './classify.ts';
+import { classify, noiseExcess, RATIO_LIMIT, type WheelEvidence } from './classify.ts';
 import { accelerationOf, commonMotion, fasterOfTwo } from './commonMotion.ts';
 import { confidenceOf } from './confidence.ts';
 import { walkDistance } from './distanceWalk.ts';
@@ -78,6 +78,25 @@ const checkMoves = (log: WheelLog, motion: Float32Array): void => {
   );
 };
 
+/** The two readings of a log that bends too much to tell a bend from a ratio, in one sentence. */
+const rivalNote = (log: WheelLog, ratios: readonly number[], rival: readonly number[] | null): string[] => {
+  if (!rival) return [];
+  const told = (gains: readonly number[]): string => {
+    const odd = gains.flatMap((g, w) =>
+      Math.abs(g - 1) >= RATIO_LIMIT
+        ? [
+            `${log.wheels[w]?.wheelEnd ?? ''} ${Math.abs((g - 1) * 100).toFixed(1)} % ${g > 1 ? 'high' : 'low'}`,
+          ]
+        : [],
+    );
+    return odd.length > 0 ? odd.join(' and ') : 'all wheels alike';
+  };
+  const [here, there] = [told(ratios), told(rival)];
+  return here === there
+    ? []
+    : [`it bends too much to tell a bend from a ratio: ${here}, or ${there}; record a straight stretch`];
+};
+
 /**
  * Reads a wheel-speed log: what every wheel's signal is like, with a confidence and what explains it.
  * Method: common motion of the sound wheels; each wheel's ratio on calm straight samples; what is left, quick, counted
@@ -145,7 +164,18 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
     margins.push(margin);
     progress(0.7 + (0.3 * (w + 1)) / log.wheels.length);
     const ratio = pattern === 'no-signal' || !Number.isFinite(evidence.ratio) ? null : evidence.ratio;
-    const unsure = gains.ambiguous !== null && (pattern === 'reads-high' || pattern === 'reads-low');
+    const isRatio = pattern === 'reads-high' || pattern === 'reads-low';
+    const other = gains.rival ? (gains.rival[w] as number) - 1 : null;
+    const off = Math.abs(evidence.ratio - 1) >= RATIO_LIMIT;
+    // Straight ahead might as well lie elsewhere: a wheel that would read otherwise then is not known better than that.
+    const either =
+      other !== null &&
+      (isRatio || pattern === 'normal') &&
+      (Math.abs(other) >= RATIO_LIMIT !== off || (off && Math.sign(other) !== Math.sign(evidence.ratio - 1)));
+    // No stretch was straight, and what that leaves open decides whether this is a ratio at all.
+    const near =
+      (isRatio || pattern === 'normal') && Math.abs(Math.abs(evidence.ratio - 1) - RATIO_LIMIT) < gains.error;
+    const unsure = either || near || (gains.ambiguous !== null && isRatio);
     const confidence = unsure ? 0.5 : confidenceOf(pattern, margin);
     const told = explainFinding({ wheelEnd, pattern, ratio, evidence, lostBelowKmh }, options.ratio ?? {});
     return {
@@ -168,7 +198,16 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
     samples: n,
     onceVisibleBelowKmh: Number(visible.toFixed(1)),
     findings,
-    notes: [...log.notes, ...(gains.ambiguous ? [gains.ambiguous] : [])],
+    notes: [
+      ...log.notes,
+      ...(gains.ambiguous ? [gains.ambiguous] : []),
+      ...rivalNote(log, gains.ratios, gains.rival),
+      ...(gains.error > RATIO_LIMIT / 2
+        ? [
+            'hardly a stretch of it is straight: a ratio cannot be told from a bend here; record a straight stretch',
+          ]
+        : []),
+    ],
   };
   return { reading, log, motion, residuals, events, turns, ratios: gains.ratios, margins };
 };

@@ -6,6 +6,8 @@ export interface WheelLog {
   readonly wheels: ReadonlyArray<{ readonly wheelEnd: WheelEnd; readonly kmh: Float32Array }>;
   /** The vehicle's own speed, when the log has it from elsewhere than the wheels. km/h. */
   readonly vehicle: Float32Array | null;
+  /** Angle of the steering wheel in degrees, where it was logged. */
+  readonly steering?: Float32Array | null;
   /** What was forgiven or guessed in reading it. */
   readonly notes: readonly string[];
 }
