@@ -1,6 +1,6 @@
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { generateLog, type LogRecipe } from '../packages/core/src/signal/generate/generateLog.ts';
-import { DRIVES } from '../packages/core/src/signal/generate/driveProfile.ts';
+import { DRIVES, WINDING_DRIVES } from '../packages/core/src/signal/generate/driveProfile.ts';
 import type { LivePattern } from '../packages/core/src/vocabulary/check.ts';
 import { CHECK_RESULTS } from '../packages/core/src/vocabulary/wordLists.ts';
 
@@ -51,6 +51,40 @@ export const gridLog = (i: number, sound: boolean): GridLog => {
       blindBelow: random.pick([0, 0, 2.5]),
       missing: random.pick([0, 0, 0.02]),
       faults: pattern === 'normal' ? [] : [{ wheelEnd, pattern, severity }],
+    },
+  };
+};
+
+/** A drive with hardly a straight stretch, sound or with one wheel off by two and a half to five percent. */
+export const windingLog = (
+  i: number,
+  drive: (typeof WINDING_DRIVES)[number],
+  sound: boolean,
+  steering: boolean,
+): GridLog => {
+  const random = randomFrom(50021 + i * 104729);
+  const wheelEnds = ['A1L', 'A1R', 'A2L', 'A2R'];
+  const wheelEnd = random.pick(wheelEnds);
+  const percent = random.pick([-5, -3.5, -2.5, 2.5, 3.5, 5]);
+  const pattern = sound ? 'normal' : percent > 0 ? 'reads-high' : 'reads-low';
+  return {
+    pattern,
+    wheelEnd,
+    severity: 0.5,
+    recipe: {
+      seed: 31 + i,
+      drive,
+      seconds: random.pick([90, 180]),
+      rateHz: random.pick([10, 20, 50]),
+      wheelEnds,
+      circumference: random.between(1.75, 2.3),
+      track: random.between(1.4, 1.75),
+      wheelbase: random.between(2.4, 3.6),
+      noise: random.pick([0.02, 0.06, 0.15]),
+      step: random.pick([0.01, 0.05, 0.1]),
+      upsets: random.between(0, 3),
+      steering,
+      faults: pattern === 'normal' ? [] : [{ wheelEnd, pattern, severity: 0.5, percent }],
     },
   };
 };

@@ -85,6 +85,7 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
     names,
     ends,
     a,
+    sensorAt: (end) => groups.find((group) => group.ends.includes(end))?.known.sensor ?? null,
     ohmRange: (end) => ohmRangeAt(knowledge.slice, end, vehicle),
   });
   const memo = endTables();

@@ -40,11 +40,15 @@ export const HISTORY_FACTORS: JudgementTable = {
     joint: 1.4,
     loom: 1.3,
   }),
-  ...factors('history.ring-replaced.no', 'A new ring changed nothing: the same again would cure one in ten.', {
-    ring: 0.06,
-    'wrong-target': 5,
-    seating: 1.6,
-  }),
+  ...factors(
+    'history.ring-replaced.no',
+    'A new ring changed nothing: the same again would cure one in ten.',
+    {
+      ring: 0.06,
+      'wrong-target': 5,
+      seating: 1.6,
+    },
+  ),
   ...factors('history.hub-replaced.no', 'A new hub changed nothing: the same again would cure one in ten.', {
     bearing: 0.05,
     encoder: 0.05,

@@ -73,7 +73,9 @@ const weigh = (
       .filter(({ other, j }) => j !== i && other.mechanism === finding.mechanism);
     const stronger = ({ other, j }: { other: Finding; j: number }) => {
       const [mine, its] = [spread[i] ?? 0, spread[j] ?? 0];
-      return other.kind === finding.kind && (its > mine || (its === mine && j < i));
+      if (other.kind !== finding.kind || its < mine) return false;
+      // Equally telling: by what they say, so that the order they were written in changes nothing.
+      return its > mine || other.label < finding.label || (other.label === finding.label && j < i);
     };
     if (finding.kind === 'check')
       return !finding.isNormal && alike.some((a) => a.other.kind === 'present' || stronger(a))

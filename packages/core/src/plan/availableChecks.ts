@@ -56,6 +56,16 @@ export const checksDone = (docket: Docket, wheelEnd: WheelEnd): Set<CheckName> =
       .map((check) => check.check),
   );
 
+/** Set-ups that looks made at a wheel end have left standing. A look that saw nothing left none that is known of. */
+export const setupsStanding = (docket: Docket, wheelEnd: WheelEnd): Set<Setup> =>
+  new Set(
+    (docket.checks ?? []).flatMap((check) =>
+      (check.wheelEnd ?? wheelEnd) === wheelEnd && !('result' in check && check.result === 'not-visible')
+        ? (setupOf(check.check) ?? [])
+        : [],
+    ),
+  );
+
 /**
  * Checks worth considering at a wheel end: not those its architecture or the reader at hand rules out, nor those done
  * already. Where a bearing is not unlikely, nothing is driven before the wheel was rocked.

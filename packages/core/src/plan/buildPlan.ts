@@ -7,7 +7,7 @@ import type { CheckName } from '../vocabulary/check.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { checksDone, setupOf } from './availableChecks.ts';
+import { setupOf, setupsStanding } from './availableChecks.ts';
 import { buildProblem, type CornerProblem, type Fix } from './buildProblem.ts';
 import { planTree } from './planTree.ts';
 import { shareThatHolds } from './robustness.ts';
@@ -118,10 +118,12 @@ export const buildPlan = (
   );
   const bestFix = { fix: best?.fix ?? null, cost: best?.cost ?? refer };
   const instead: Choice = best ? { kind: 'fix', fix: best.index } : { kind: 'refer' };
-  const setUp = new Set([...checksDone(docket, end.wheelEnd)].map(setupOf));
+  const standing = setupsStanding(docket, end.wheelEnd);
   const minutes = (check: CheckName): number => {
     const setup = setupOf(check);
-    return a.get(`check.minutes.${check}`) + (setup && !setUp.has(setup) ? a.get(`check.setup.${setup}`) : 0);
+    return (
+      a.get(`check.minutes.${check}`) + (setup && !standing.has(setup) ? a.get(`check.setup.${setup}`) : 0)
+    );
   };
 
   let choice: Choice = dearest;

@@ -15,7 +15,7 @@ import type { Docket, School } from '../vocabulary/docket.ts';
 import type { Fault } from '../vocabulary/faults.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { availableChecks, checksDone, setupOf, SETUPS, type AvailableCheck } from './availableChecks.ts';
+import { availableChecks, SETUPS, setupsStanding, type AvailableCheck } from './availableChecks.ts';
 import type { Problem, SolveCheck, SolveFix } from './solve.ts';
 
 /** Parts fitted in one job, the main one first. */
@@ -298,7 +298,7 @@ export const buildProblem = (
   const checks = availableChecks(docket, end.wheelEnd, end.beliefs, a);
   const perMinute = ((rates.labour * rates.slower) / 60) * a.get(`school.${school}.check`);
   const seizure = outlays.find(({ part }) => part === 'sensor')?.seizureCost ?? 0;
-  const looked = [...checksDone(docket, end.wheelEnd)].map(setupOf);
+  const standing = setupsStanding(docket, end.wheelEnd);
   const hub = outlays.find(({ part }) => part === 'hub-assembly')?.spared ?? { chance: 0, cost: 0 };
   const needsOf = (entry: AvailableCheck): number =>
     checks.reduce((bits, other, c) => (entry.after.includes(other.check) ? bits | (1 << c) : bits), 0);
@@ -327,7 +327,7 @@ export const buildProblem = (
       })),
       // What the hand that looks has set up, the fix that follows mostly needs as well: only a share of it is lost.
       setups: SETUPS.map((setup) =>
-        looked.includes(setup) ? 0 : a.get(`check.setup.${setup}`) * perMinute * a.get('check.setup-lost'),
+        standing.has(setup) ? 0 : a.get(`check.setup.${setup}`) * perMinute * a.get('check.setup-lost'),
       ),
       refer: referCosts(docket, states, fixes, moves, rates, a),
       comeback: a.get('comeback.cost') * a.get(`school.${school}.comeback`) + rates.fee,

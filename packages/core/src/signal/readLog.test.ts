@@ -115,7 +115,7 @@ describe('any logger', () => {
   });
 
   test.each([
-    ['steering_deg', 'other'],
+    ['steering_deg', 'steering'],
     ['tyre pressure FL', 'other'],
     ['vehicle speed [km/h]', 'vehicle'],
     ['GPS_speed', 'vehicle'],

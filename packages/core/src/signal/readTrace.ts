@@ -41,6 +41,8 @@ export const USUAL_CIRCUMFERENCE = 1.98;
 const ANY_CIRCUMFERENCE = { from: 1.5, to: 3.45 };
 const KNOWN_WITHIN = 0.04;
 
+/** What bends may leave open of a ratio before it is no longer named with confidence: half of what makes it one. */
+const MOST_BENT = RATIO_LIMIT / 2;
 const LEAST_MOVING_KMH = 2;
 /** Lost samples from which a neighbour's low-speed limit is one. */
 const LEAST_LOST = 8;
@@ -172,9 +174,11 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
       other !== null &&
       (isRatio || pattern === 'normal') &&
       (Math.abs(other) >= RATIO_LIMIT !== off || (off && Math.sign(other) !== Math.sign(evidence.ratio - 1)));
-    // No stretch was straight, and what that leaves open decides whether this is a ratio at all.
+    // Hardly anything was straight: what that leaves open decides whether this is a ratio at all.
     const near =
-      (isRatio || pattern === 'normal') && Math.abs(Math.abs(evidence.ratio - 1) - RATIO_LIMIT) < gains.error;
+      (isRatio && gains.error > MOST_BENT) ||
+      ((isRatio || pattern === 'normal') &&
+        Math.abs(Math.abs(evidence.ratio - 1) - RATIO_LIMIT) < gains.error);
     const unsure = either || near || (gains.ambiguous !== null && isRatio);
     const confidence = unsure ? 0.5 : confidenceOf(pattern, margin);
     const told = explainFinding({ wheelEnd, pattern, ratio, evidence, lostBelowKmh }, options.ratio ?? {});
@@ -202,7 +206,7 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
       ...log.notes,
       ...(gains.ambiguous ? [gains.ambiguous] : []),
       ...rivalNote(log, gains.ratios, gains.rival),
-      ...(gains.error > RATIO_LIMIT / 2
+      ...(gains.error > MOST_BENT
         ? [
             'hardly a stretch of it is straight: a ratio cannot be told from a bend here; record a straight stretch',
           ]

@@ -1,3 +1,4 @@
+import { readCheck } from '../../checks/readCheck.ts';
 import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { Docket } from '../../vocabulary/docket.ts';
@@ -25,7 +26,15 @@ export const gatherEvidence = (
 ): Evidence => {
   const { a, ends } = context;
   const at = (check: Check) => settleEnd(check.wheelEnd, ends) ?? corner;
-  const setAside = settleFacts(docket, at);
+  const says = (check: Check): boolean => {
+    if (check.check === 'brake.fluid') return true;
+    const end = at(check);
+    const sensor = end ? (context.sensorAt?.(end) ?? null) : null;
+    return (sensor ? [sensor] : (['passive', 'active'] as const)).some(
+      (kind) => readCheck(check, kind, a) !== null,
+    );
+  };
+  const setAside = settleFacts(docket, at, says);
   const counts = (path: string) => !setAside.has(path);
   const findings: Finding[] = [];
   const cleared = docket.codesCleared === true;

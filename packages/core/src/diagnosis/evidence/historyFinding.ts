@@ -28,7 +28,9 @@ export const historyFinding = (
   const weight = outcome ? Math.max(fade, a.get('history.unknown-when')) : fade;
   const tables = [`history.${event.event}${outcome}`, `history.${event.event}`];
   // An outcome with a table of its own is judged by it alone; another by what the work does anyway.
-  const own = ['sensor', 'joint', 'sender', 'ring', 'bearing'].some((fault) => a.find(`${tables[0]}.${fault}`, 0) > 0);
+  const own = ['sensor', 'joint', 'sender', 'ring', 'bearing'].some(
+    (fault) => a.find(`${tables[0]}.${fault}`, 0) > 0,
+  );
   return {
     path: `history[${i}]`,
     label:

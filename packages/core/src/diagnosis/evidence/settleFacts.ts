@@ -39,15 +39,20 @@ const repeats = (list: readonly object[], path: string, aside: Map<string, strin
  * readings of one thing the later counts; of play, growl and fluid the worse, until someone strikes it out.
  *
  * @param at the wheel end a check speaks of, as the reasoning settles it
+ * @param says whether a check says anything there: one that does not takes nothing back
  */
-export const settleFacts = (docket: Docket, at: (check: Check) => WheelEnd | null): Map<string, string> => {
+export const settleFacts = (
+  docket: Docket,
+  at: (check: Check) => WheelEnd | null,
+  says: (check: Check) => boolean,
+): Map<string, string> => {
   const aside = new Map<string, string>();
   repeats(docket.codes ?? [], 'codes', aside);
   repeats(docket.history ?? [], 'history', aside);
   const standing = new Map<string, number>();
   const checks = docket.checks ?? [];
   checks.forEach((check, i) => {
-    if (check.check === 'tyres') return;
+    if (check.check === 'tyres' || !says(check)) return;
     const key = sameReading(check, at(check));
     const earlier = standing.get(key);
     if (earlier === undefined) {

@@ -36,6 +36,8 @@ export interface LogRecipe {
   readonly blindBelow?: number;
   /** How unlike the tyres are: standard deviation of each wheel's own ratio. */
   readonly wear?: number;
+  /** Whether the angle of the steering wheel is logged as well. */
+  readonly steering?: boolean;
   /** Part of the samples that are missing. */
   readonly missing?: number;
 }
@@ -191,5 +193,14 @@ export const generateLog = (recipe: LogRecipe): WheelLog => {
     }
     return { wheelEnd, kmh };
   });
-  return { time, wheels, vehicle: null, notes: [] };
+  // Angle of the steering wheel: by the bend, some play, and a sensor that was set to zero not quite straight.
+  const steering = recipe.steering
+    ? Float32Array.from({ length: n }, (_, s) => {
+        const fine = (s + 1) * each - 1;
+        const v = profile.speed[fine] as number;
+        const bend = v > 0.5 ? (profile.yaw[fine] as number) / v : 0;
+        return ((Math.atan(bend * wheelbase) * 180) / Math.PI) * 15.5 + 1.5;
+      })
+    : null;
+  return { time, wheels, vehicle: null, steering, notes: [] };
 };

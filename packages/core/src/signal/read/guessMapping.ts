@@ -98,6 +98,7 @@ export const guessMapping = (text: string): MappingGuess => {
   const distinct = wheels.filter((wheel, i) => wheels.findIndex((w) => w.wheelEnd === wheel.wheelEnd) === i);
   const vehicleAt = roles.findIndex((role) => role.kind === 'vehicle');
   const vehicleRole = roles[vehicleAt];
+  const steeringAt = roles.findIndex((role) => role.kind === 'steering');
   const timeUnit =
     time < 0
       ? null
@@ -136,6 +137,7 @@ export const guessMapping = (text: string): MappingGuess => {
         vehicleAt < 0 || distinct.length === 0
           ? null
           : { column: vehicleAt, unit: vehicleRole?.kind === 'vehicle' ? vehicleRole.unit : null },
+      ...(steeringAt < 0 ? {} : { steering: steeringAt }),
     },
     headings: full,
     preview: samples.slice(0, PREVIEW_ROWS),

@@ -7,6 +7,7 @@ export type ColumnRole =
   | { readonly kind: 'time'; readonly unit: TimeUnit | null }
   | { readonly kind: 'wheel'; readonly place: WheelPlace; readonly unit: SpeedUnit | null }
   | { readonly kind: 'vehicle'; readonly unit: SpeedUnit | null }
+  | { readonly kind: 'steering' }
   | { readonly kind: 'other' };
 
 /** A wheel as a heading names it: the axle may be a number, or front, middle or rear of a number not known yet. */
@@ -83,6 +84,8 @@ export const roleOfHeading = (heading: string): ColumnRole => {
     )
   )
     return { kind: 'time', unit: timeUnitIn(words.replace(/^time ?stamp|^t\b|^time/, '')) };
+  if (/\bsteer(ing)?\b.*\b(deg|degrees|angle|wheel angle)\b|^(steering|swa|steering angle|sas)\b/.test(words))
+    return { kind: 'steering' };
   if (
     /^(vehicle|veh|gps|car|reference|ref|true|ground)\b.*(speed|spd|vel|v\b)|^(speed|velocity|vss)\b/.test(
       words,

@@ -77,6 +77,7 @@ export class LogReader {
   #time = new Growing(Float64Array);
   #wheels: Growing[] = [];
   #vehicle: Growing | null = null;
+  #steering: Growing | null = null;
   #rows = 0;
   #lastClock = Number.NEGATIVE_INFINITY;
   #days = 0;
@@ -121,7 +122,8 @@ export class LogReader {
     const notes = [...this.#assumed, ...base.notes];
     if (this.#full) notes.push(`only the first ${MOST_SAMPLES} samples were read; cut a longer log in two`);
     const vehicle = this.#vehicle ? pick(this.#vehicle.done() as Float32Array) : null;
-    return { log: { time: base.time, wheels, vehicle, notes }, interval: base.interval };
+    const steering = this.#steering ? pick(this.#steering.done() as Float32Array) : null;
+    return { log: { time: base.time, wheels, vehicle, steering, notes }, interval: base.interval };
   }
 
   #checkSpeeds(wheels: WheelLog['wheels']): void {
@@ -166,6 +168,7 @@ export class LogReader {
       throw new BadInput('columns', 'name fewer than two wheels; wheels are judged against each other');
     this.#wheels = this.#mapping.wheels.map(() => new Growing(Float32Array));
     this.#vehicle = this.#mapping.vehicle ? new Growing(Float32Array) : null;
+    this.#steering = this.#mapping.steering == null ? null : new Growing(Float32Array);
     return this.#mapping;
   }
 
@@ -205,6 +208,7 @@ export class LogReader {
       }
       if (this.#vehicle && mapping.vehicle)
         this.#vehicle.push(Math.abs(number(row[mapping.vehicle.column])) * vehicleFactor);
+      if (this.#steering && mapping.steering != null) this.#steering.push(number(row[mapping.steering]));
       this.#rows++;
     }
   }

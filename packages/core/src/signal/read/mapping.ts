@@ -18,6 +18,8 @@ export const LogMapping = z.object({
     )
     .max(18),
   vehicle: z.object({ column: z.number().int().min(0), unit: z.enum(SPEED_UNITS).nullable() }).nullable(),
+  /** Column of the steering wheel's angle in degrees, where it was logged. */
+  steering: z.number().int().min(0).nullish(),
 });
 export type LogMapping = z.infer<typeof LogMapping>;
 
