@@ -142,6 +142,7 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
       part,
       wheelEnd: end.wheelEnd,
       with: also,
+      work: way.work,
       cures: way.cures,
       folded: way.cures < d.a.get('offer.folded-below') && !(unsafe && part === 'hub-assembly'),
       price: way.lines[0]?.unitPrice ?? way.price,

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { checksDone, DRIVEN } from '../plan/availableChecks.ts';
 import type { BuiltPlan, FixOutcome } from '../plan/buildPlan.ts';
-import type { Fix, PartFix } from '../plan/buildProblem.ts';
+import { isAlone, type Fix, type PartFix } from '../plan/buildProblem.ts';
 import { CHECK_GUIDES } from '../plan/checkGuide.ts';
 import { fixInWords, guideFor, partsInWords } from '../plan/planTree.ts';
 import { WORK_IN_WORDS } from '../offers/fixes.ts';
@@ -94,8 +94,7 @@ const verdict = (s: Situation, over: Partial<Verdict> & Pick<Verdict, 'action' |
 
 const place = (s: Situation, end: WheelEnd | null): string => (end ? wheelEndInWords(end, s.names) : '');
 const curesInWords = ({ cures }: FixOutcome): string => `${Math.round(cures * 100)} of 100 such cases`;
-const isHub = ({ fix }: FixOutcome): boolean =>
-  fix.kind === 'part' && fix.part === 'hub-assembly' && fix.with.length === 0;
+const isHub = ({ fix }: FixOutcome): boolean => isAlone(fix) && fix.part === 'hub-assembly';
 
 /** A soft pedal, fluid low or leaking: nothing else matters until the brakes hold. */
 const brakesFirst: Rule = {
@@ -390,8 +389,7 @@ const likelyPart = (plan: BuiltPlan): PartFix | null => {
   const { fix } = plan.bestFix;
   if (fix?.kind === 'part') return fix;
   return plan.outcomes.reduce<{ fix: PartFix | null; cures: number }>(
-    (best, { fix: each, cures }) =>
-      each.kind === 'part' && each.with.length === 0 && cures > best.cures ? { fix: each, cures } : best,
+    (best, { fix: each, cures }) => (isAlone(each) && cures > best.cures ? { fix: each, cures } : best),
     { fix: null, cures: 0 },
   ).fix;
 };
@@ -405,7 +403,7 @@ const closeCall = (
 ): string[] => {
   const here = plan.outcomes.find((each) => each.fix === fix);
   const rival = plan.outcomes
-    .filter(({ fix: each }) => each !== fix && each.kind === 'part' && each.with.length === 0)
+    .filter(({ fix: each }) => each !== fix && isAlone(each))
     .sort((x, y) => x.cost - y.cost)[0];
   if (!here || rival?.fix.kind !== 'part' || rival.cost - here.cost >= a.get('plan.close-call')) return [];
   return [
@@ -471,7 +469,7 @@ const asPlanned: Rule = {
             action: 'sell',
             part: fix.part,
             with: [...fix.with],
-            sentence: `${where}: ${fixInWords(fix)}. ${fix.with.length > 0 ? 'Together they cure' : 'It cures'} this in ${curesInWords(outcome as FixOutcome)}.`,
+            sentence: `${where}: ${fixInWords(fix)}. ${isAlone(fix) ? 'It cures' : 'Together that cures'} this in ${curesInWords(outcome as FixOutcome)}.`,
             because: [odds, ...exchange(s, end, fix.part), ...closeCall(plan, fix, money, a)].filter(Boolean),
             also: [...even, ...lamp],
           }),
@@ -552,7 +550,8 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
       worth: said.worth ?? 0,
       school: s.school,
       step: said.step,
-      flips: (plan?.flips() ?? []).map((flip) => ({
+      // Beneath a rule of safety or of order nothing in the plan turns the answer.
+      flips: (plan && said.step === plan.step ? plan.flips() : []).map((flip) => ({
         when: `${CHECK_IN_WORDS[flip.check]}: ${flip.result.replace(/-/g, ' ')}`,
         chance: flip.chance,
         then: flip.fix ? fixInWords(flip.fix) : 'refer it to a workshop',

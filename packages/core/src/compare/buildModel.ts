@@ -1,3 +1,4 @@
+import { WORK_AS_DEED } from '../offers/fixes.ts';
 import { soundFromStart } from '../offers/partLife.ts';
 import { ratesFor, workHours } from '../offers/rates.ts';
 import { together, type JobOutlay } from '../offers/together.ts';
@@ -104,13 +105,16 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
     const labour = hours * rates.labour;
     const costs =
       same.length > 0
-        ? together(same, a.get(way.otherSide ? 'overlap.other-side' : 'overlap.same-wheel'), rates)
+        ? fix?.kind === 'part' && fix.work
+          ? fix.job
+          : together(same, a.get(way.otherSide ? 'overlap.other-side' : 'overlap.same-wheel'), rates)
         : flat(fix?.kind === 'work' ? fix.cost - labour : 0, hours, labour);
     const other = way.otherSide;
     return {
       id: way.id,
       label: way.label,
       kind: fix?.kind === 'work' ? 'work' : 'parts',
+      work: fix?.kind === 'part' && fix.work && !way.otherSide ? WORK_AS_DEED[fix.work] : null,
       parts: same.map(({ part, wheelEnd, chosen }) => ({
         part,
         wheelEnd,
@@ -139,6 +143,7 @@ export const buildModel = (s: WaySetting, currency: string): CompareModel => {
     id: 'refer',
     label: 'refer it to a workshop',
     kind: 'refer',
+    work: null,
     parts: [],
     ...flat(corner.problem.refer.reduce((sum, cost, i) => sum + cost * (corner.problem.belief[i] ?? 0), 0)),
     cures: sorted.map(() => 1),

@@ -20,6 +20,7 @@ const BARE: Way = {
   id: 'x',
   label: 'sensor',
   kind: 'parts',
+  work: null,
   parts: [{ part: 'sensor', wheelEnd: 'A1L', partNumber: null, tier: null, brand: null }],
   price: 40,
   listPrice: 40,

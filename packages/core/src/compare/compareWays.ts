@@ -44,6 +44,7 @@ export const compareWays = (model: CompareModel, seed = USUAL_SEED, draws = USUA
       id,
       label,
       kind,
+      work: way.work,
       parts: [...way.parts],
       cures,
       price: way.price + way.companions,

@@ -8,6 +8,8 @@ export interface Way extends JobOutlay {
   readonly id: string;
   readonly label: string;
   readonly kind: 'parts' | 'work' | 'refer';
+  /** Work without a part done in the same visit, in words. */
+  readonly work: string | null;
   readonly parts: readonly WayPart[];
   /** Chance that it cures, in each of the model's groups. */
   readonly cures: readonly number[];

@@ -1,8 +1,9 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { WORK_IN_WORDS } from '../offers/fixes.ts';
+import { WORK_AS_DEED, WORK_IN_WORDS } from '../offers/fixes.ts';
 import { fittingAt, outlayOf, type Outlay } from '../offers/outlay.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
+import { isAlone } from '../plan/buildProblem.ts';
 import { partsInWords } from '../plan/planTree.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
@@ -51,16 +52,14 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
   const { plan, docket, slice } = s;
   const end = plan.wheelEnd;
   const outlayAt = (part: PartClass) => {
-    const fix = plan.corner.fixes.find(
-      (each) => each.kind === 'part' && each.part === part && each.with.length === 0,
-    );
+    const fix = plan.corner.fixes.find((each) => isAlone(each) && each.part === part);
     return fix?.kind === 'part' ? (fix.outlays[0] ?? null) : null;
   };
   const idOf = (outlay: Outlay) =>
     `${outlay.part}@${outlay.wheelEnd}:${outlay.chosen?.number ?? 'price-book'}`;
   const singles = plan.corner.fixes.flatMap((fix, f): WayPlan[] => {
-    const own = fix.kind === 'part' && fix.with.length === 0 ? fix.outlays[0] : null;
-    if (fix.kind !== 'part' || !own) return [];
+    const own = isAlone(fix) ? fix.outlays[0] : null;
+    if (!isAlone(fix) || !own) return [];
     const candidates = s.preferredOnly ? [] : byTier(fittingAt(fix.part, end, docket, slice));
     const named = (outlay: Outlay): WayPlan => ({
       id: idOf(outlay),
@@ -81,11 +80,13 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
     ];
   });
   const pairs = plan.corner.fixes.flatMap((fix, f): WayPlan[] =>
-    fix.kind === 'part' && fix.with.length > 0 && (!s.preferredOnly || fix === plan.bestFix.fix)
+    fix.kind === 'part' &&
+    (fix.with.length > 0 || fix.work !== null) &&
+    (!s.preferredOnly || fix === plan.bestFix.fix)
       ? [
           {
-            id: fix.outlays.map(idOf).join('+'),
-            label: partsInWords(fix.part, fix.with),
+            id: [...fix.outlays.map(idOf), ...(fix.work ? [`work:${fix.work}`] : [])].join('+'),
+            label: partsInWords(fix.part, fix.with) + (fix.work ? ` with ${WORK_AS_DEED[fix.work]}` : ''),
             fix: f,
             outlays: fix.outlays,
             otherSide: null,
@@ -103,9 +104,7 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
       {
         id: `${idOf(here)}+${idOf(there)}`,
         label: `${PART_IN_WORDS[part]}, both sides`,
-        fix: plan.corner.fixes.findIndex(
-          (fix) => fix.kind === 'part' && fix.part === part && fix.with.length === 0,
-        ),
+        fix: plan.corner.fixes.findIndex((fix) => isAlone(fix) && fix.part === part),
         outlays: [here],
         otherSide: there,
       },

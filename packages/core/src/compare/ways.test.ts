@@ -100,8 +100,10 @@ describe('the model of a drawn job', () => {
         const { fix } = outcome;
         if (fix.kind !== 'part') continue;
         const way = model.ways.find(
-          ({ parts, spared }) =>
-            spared === null && parts.map(({ part }) => part).join() === [fix.part, ...fix.with].join(),
+          ({ parts, spared, work }) =>
+            spared === null &&
+            (work !== null) === (fix.work !== null) &&
+            parts.map(({ part }) => part).join() === [fix.part, ...fix.with].join(),
         );
         expect(way).toBeDefined();
         if (!way) continue;

@@ -49,6 +49,13 @@ export const cureChance = (
 export const WORKS = ['seating', 'loom', 'tyre', 'supply', 'none-present'] as const;
 export type Work = (typeof WORKS)[number];
 
+/** Parts whose lead or plug hangs on the same loom: where both are seen bad, one visit mends both. */
+export const WITH_WORK: ReadonlyArray<readonly [PartClass, Work]> = [
+  ['sensor', 'loom'],
+  ['sender', 'loom'],
+  ['hub-assembly', 'loom'],
+];
+
 /** Chance that a work takes a fault away. */
 export const workCures = (work: Work, fault: Fault, a: Assumptions): number => {
   if (fault === work) return a.get(`cures.no-part.${work}`);

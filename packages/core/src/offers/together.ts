@@ -49,6 +49,27 @@ export const jobCost = (job: JobOutlay): number =>
   job.waitDays * job.perDay +
   job.later.reduce((total, risk) => total + expected(risk), 0);
 
+/** A job with work without a part done in the same visit: its hours less what they share, and what else it needs. */
+export const withWork = (
+  job: JobOutlay,
+  hours: number,
+  extra: number,
+  overlap: number,
+  rates: Rates,
+): JobOutlay => {
+  const more = hours * (1 - overlap);
+  const labour = more * rates.labour;
+  return {
+    ...job,
+    price: job.price + extra,
+    listPrice: job.listPrice + extra,
+    labourHours: job.labourHours + more,
+    labour: job.labour + labour,
+    supplies: job.supplies + labour * rates.supplies,
+    tax: job.tax + labour * rates.labourTax,
+  };
+};
+
 const sum = (outlays: readonly Outlay[], of: (outlay: Outlay) => number): number =>
   outlays.reduce((total, outlay) => total + of(outlay), 0);
 

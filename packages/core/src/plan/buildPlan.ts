@@ -68,7 +68,7 @@ const MOST_FLIPS = 3;
  * The findings that would change what to do, one a check, the likeliest of those that lead elsewhere. Like is compared
  * with like: what is best at once after the result against what is best at once now.
  */
-const flipsOf = (corner: CornerProblem, solve: Solver): Flip[] => {
+const flipsOf = (corner: CornerProblem, solve: Solver, chosen: Fix | null): Flip[] => {
   const fixOf = (choice: Choice) => (choice.kind === 'fix' ? (corner.fixes[choice.fix] ?? null) : null);
   const now = fixOf(solve.best(solve.start, 1).choice);
   const all = corner.checks.flatMap((entry, c) =>
@@ -76,7 +76,9 @@ const flipsOf = (corner: CornerProblem, solve: Solver): Flip[] => {
       const { chance, next } = solve.after(solve.start, c, r);
       if (chance < FLIP_FROM) return [];
       const fix = fixOf(solve.best(next, 1).choice);
-      return fix === now ? [] : [{ check: entry.check, result: result.id, chance, fix }];
+      return fix === now || (fix !== null && fix === chosen)
+        ? []
+        : [{ check: entry.check, result: result.id, chance, fix }];
     }),
   );
   const likeliest = all.sort((x, y) => y.chance - x.chance);
@@ -156,6 +158,6 @@ export const buildPlan = (
     depth,
     bestFix,
     minutes,
-    flips: () => flipsOf(corner, solve),
+    flips: () => flipsOf(corner, solve, choice.kind === 'fix' ? (corner.fixes[choice.fix] ?? null) : null),
   };
 };

@@ -6,11 +6,11 @@ import { onceEach, type Finding } from '../diagnosis/finding.ts';
 import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
 import { mechanismOf } from '../diagnosis/mechanism.ts';
 import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
-import { cureChance, PAIRS, partsAt, workCures, WORKS, type Work } from '../offers/fixes.ts';
+import { cureChance, PAIRS, partsAt, WITH_WORK, workCures, WORKS, type Work } from '../offers/fixes.ts';
 import type { Outlay, Risk } from '../offers/outlay.ts';
 import { soundFromStart } from '../offers/partLife.ts';
 import { ratesFor, workHours, type Rates } from '../offers/rates.ts';
-import { jobCost, together, type JobOutlay } from '../offers/together.ts';
+import { jobCost, together, withWork, type JobOutlay } from '../offers/together.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import type { Fault } from '../vocabulary/faults.ts';
 import type { PartClass } from '../vocabulary/words.ts';
@@ -23,11 +23,16 @@ export interface PartFix {
   readonly kind: 'part';
   readonly part: PartClass;
   readonly with: readonly PartClass[];
+  /** Work without a part done in the same visit. */
+  readonly work: Work | null;
   readonly outlays: readonly Outlay[];
   readonly job: JobOutlay;
   /** Expected cost of doing it; a hub has the bearing it spares taken off. */
   readonly mean: number;
 }
+/** Whether a fix is one part and nothing else. */
+export const isAlone = (fix: Fix): fix is PartFix =>
+  fix.kind === 'part' && fix.with.length === 0 && fix.work === null;
 export type Fix = PartFix | { kind: 'work'; work: Work; cost: number };
 
 /** The decision at one wheel end as the solver takes it, with what its numbers stand for. */
@@ -63,7 +68,7 @@ const takesAway = (
           (1 -
             Math.min(1, cureChance(part, fault, architecture, a) * soundFromStart(chosen?.tier ?? null, a)))
         : stays,
-    1,
+    fix.work ? 1 - workCures(fix.work, fault, a) : 1,
   );
   return 1 - left;
 };
@@ -142,13 +147,17 @@ const checkOf = (
 
 const partFixes = (outlays: readonly Outlay[], rates: Rates, a: Assumptions): PartFix[] => {
   const overlap = a.get('overlap.same-wheel');
-  const fixOf = (parts: readonly Outlay[]): PartFix => {
-    const job = together(parts, overlap, rates);
+  const fixOf = (parts: readonly Outlay[], work: Work | null = null): PartFix => {
+    const fitted = together(parts, overlap, rates);
+    const job = work
+      ? withWork(fitted, workHours(work, rates, a), a.get(`work.extra.${work}`), overlap, rates)
+      : fitted;
     const [main] = parts as [Outlay];
     return {
       kind: 'part',
       part: main.part,
       with: parts.slice(1).map(({ part }) => part),
+      work,
       outlays: parts,
       job,
       mean: jobCost(job) - parts.reduce((sum, { spared }) => sum + spared.chance * spared.cost, 0),
@@ -160,6 +169,10 @@ const partFixes = (outlays: readonly Outlay[], rates: Rates, a: Assumptions): Pa
     ...PAIRS.flatMap(([one, other]) => {
       const [first, second] = [outlayOf(one), outlayOf(other)];
       return first && second ? [fixOf([first, second])] : [];
+    }),
+    ...WITH_WORK.flatMap(([part, work]) => {
+      const outlay = outlayOf(part);
+      return outlay ? [fixOf([outlay], work)] : [];
     }),
   ];
 };
@@ -253,17 +266,20 @@ export const buildProblem = (
           (fault) => cureChance(outlay.part, fault, b.architecture, a) >= a.get('offer.pair-cures'),
         ),
       );
+      if (fix.work !== null) {
+        const work = fix.work;
+        byPart.push(b.state.findIndex((fault) => workCures(work, fault, a) >= a.get('offer.pair-cures')));
+      }
       return byPart.every((at) => at >= 0) && new Set(byPart).size === byPart.length ? sum + b.p : sum;
     }, 0);
   const leastCure = a.get('offer.least-cure');
   const alone = new Map(
-    possible.flatMap((fix) =>
-      fix.kind === 'part' && fix.with.length === 0 ? [[fix.part, curesOf(fix, false)] as const] : [],
-    ),
+    possible.flatMap((fix) => (isAlone(fix) ? [[fix.part, curesOf(fix, false)] as const] : [])),
   );
   const fixes = possible.filter((fix) => {
     if (fix.kind === 'work') return curesOf(fix, true) >= leastCure;
-    if (fix.with.length === 0) return keep.has(fix.part) || curesOf(fix, true) >= leastCure;
+    if (fix.with.length === 0 && fix.work === null)
+      return keep.has(fix.part) || curesOf(fix, true) >= leastCure;
     // Two parts are a way of their own only where both may well be bad: not to cover a guess.
     const best = Math.max(...[fix.part, ...fix.with].map((part) => alone.get(part) ?? 0));
     return curesOf(fix, false) >= best + leastCure && bothNeeded(fix) >= a.get('offer.pair-from');
@@ -310,7 +326,10 @@ export const buildProblem = (
     problem: {
       belief: states.map((b) => b.p),
       fixes: fixes.map((fix, f) => ({
-        id: fix.kind === 'part' ? [fix.part, ...fix.with].join('+') : `work:${fix.work}`,
+        id:
+          fix.kind === 'part'
+            ? [fix.part, ...fix.with, ...(fix.work ? [`work:${fix.work}`] : [])].join('+')
+            : `work:${fix.work}`,
         outlay: fix.kind === 'part' ? fix.mean : fix.cost,
         moves: moves[f] ?? [],
       })),

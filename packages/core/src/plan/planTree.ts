@@ -1,6 +1,6 @@
 import type { PlanNode } from '../vocabulary/advice.ts';
 import { CHECK_IN_WORDS, PART_IN_WORDS } from '../vocabulary/inWords.ts';
-import { WORK_IN_WORDS } from '../offers/fixes.ts';
+import { WORK_AS_DEED, WORK_IN_WORDS } from '../offers/fixes.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CornerProblem } from './buildProblem.ts';
@@ -20,7 +20,9 @@ export const partsInWords = (part: PartClass, also: readonly PartClass[]): strin
 
 /** A fix as one would say it. */
 export const fixInWords = (fix: Fix): string =>
-  fix.kind === 'part' ? `sell the ${partsInWords(fix.part, fix.with)}` : WORK_IN_WORDS[fix.work];
+  fix.kind === 'part'
+    ? `sell the ${partsInWords(fix.part, fix.with)}${fix.work ? ` with ${WORK_AS_DEED[fix.work]} in the same visit` : ''}`
+    : WORK_IN_WORDS[fix.work];
 
 /**
  * The best sequence as a small tree: do this; if so, then that. Results that lead to the same step share a branch.

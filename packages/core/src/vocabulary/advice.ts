@@ -110,6 +110,8 @@ export const Offer = z.object({
   wheelEnd: WheelEnd,
   /** Further parts fitted in the same job. */
   with: z.array(PartClass),
+  /** Work without a part done in the same visit, in words; null for none. */
+  work: z.string().nullable(),
   cures: probability,
   /** Cures so rarely that it is folded away unless asked for. */
   folded: z.boolean(),

@@ -22,6 +22,8 @@ export const ComparedWay = z.object({
   /** The same way has the same id on every machine: `sensor@A2L:WS30026`, `work:seating`, `refer`. */
   id: z.string(),
   label: z.string(),
+  /** Work without a part done in the same visit, in words. */
+  work: z.string().nullable(),
   kind: z.enum(['parts', 'work', 'refer']),
   parts: z.array(WayPart),
   cures: probability,

@@ -16,7 +16,8 @@ interface Props {
 
 /** The parts of an offer as one says them. */
 const partsOf = (offer: Offer): string =>
-  [offer.part, ...offer.with].map((part) => PART_IN_WORDS[part]).join(' and ');
+  [offer.part, ...offer.with].map((part) => PART_IN_WORDS[part]).join(' and ') +
+  (offer.work ? ` with ${offer.work}` : '');
 
 function Range({ offer, most, currency }: { offer: Offer; most: number; currency: string }) {
   const at = (value: number) => `${Math.min(100, (value / most) * 100)}%`;
@@ -54,6 +55,7 @@ function OfferCard({
   const verdict =
     advice.verdict.part === offer.part &&
     advice.verdict.with.join() === offer.with.join() &&
+    (offer.work === null || advice.verdict.sentence.includes(offer.work)) &&
     advice.verdict.wheelEnd === offer.wheelEnd &&
     advice.verdict.action === 'sell';
   return (
@@ -152,7 +154,7 @@ export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
       <ul className="offers" onKeyDown={walk}>
         {shown.map((offer, i) => (
           <OfferCard
-            key={`${[offer.part, ...offer.with].join('-')}-${offer.wheelEnd}`}
+            key={`${[offer.part, ...offer.with, offer.work ?? ''].join('-')}-${offer.wheelEnd}`}
             offer={offer}
             advice={advice}
             most={most}
