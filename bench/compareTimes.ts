@@ -9,6 +9,7 @@ const DRAWS = 200_000;
 const way = (id: string, more: Partial<Way>): Way => ({
   id,
   label: id,
+  work: null,
   kind: 'parts',
   parts: [],
   price: 40,

@@ -2,7 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { advise, bareKnowledge, parseDocket } from '../packages/core/src/index.ts';
-import { judgeCase, type ExampleCase } from '../packages/core/src/advice/tests/judgeCase.ts';
+import { judgeCase, type ExampleCase } from '../packages/core/src/practice/judgeCase.ts';
 
 const TODAY = '2026-11-25';
 const quiet = process.argv.includes('--total');

@@ -1,6 +1,6 @@
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { generateLog, type LogRecipe } from '../packages/core/src/signal/generate/generateLog.ts';
-import { DRIVES, WINDING_DRIVES } from '../packages/core/src/signal/generate/driveProfile.ts';
+import { DRIVES, type WINDING_DRIVES } from '../packages/core/src/signal/generate/driveProfile.ts';
 import type { LivePattern } from '../packages/core/src/vocabulary/check.ts';
 import { CHECK_RESULTS } from '../packages/core/src/vocabulary/wordLists.ts';
 

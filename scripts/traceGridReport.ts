@@ -112,7 +112,7 @@ const winding = (drive: (typeof WINDING_DRIVES)[number], steering: boolean): str
       }
       const mine = findings.find(({ wheelEnd }) => wheelEnd === grid.wheelEnd);
       if (findings.some((finding) => finding.wheelEnd !== grid.wheelEnd && heed(finding))) elsewhere++;
-      else if (mine && mine.pattern === grid.pattern && mine.confidence > 0.6) right++;
+      else if (mine?.pattern === grid.pattern && mine.confidence > 0.6) right++;
       else if (findings.some(({ confidence }) => confidence <= 0.6)) open++;
     }
   return `| ${drive}${steering ? ', steering logged' : ''} | ${percent(alarms, count)} | ${percent(right, count)} | ${percent(open, count)} | ${percent(elsewhere, count)} | ${percent(sureRight, sure)} of ${sure} |`;

@@ -20,7 +20,7 @@ import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
 import { questionsFor } from './questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
 import { readingQuestions } from './readingQuestions.ts';
-import { decide } from './verdict.ts';
+import { decide } from './verdict/decide.ts';
 
 /** Causes rarer than this are left out of the list. */
 const WORTH_LISTING = 0.0005;

@@ -23,7 +23,7 @@ const contradictions = (docket: Docket, advice: Advice): string[] => {
     offer.part === verdict.part &&
     offer.wheelEnd === verdict.wheelEnd &&
     offer.with.join() === verdict.with.join() &&
-    (offer.work !== null) === / in the same visit/.test(verdict.sentence);
+    (offer.work !== null) === verdict.sentence.includes(' in the same visit');
   const offer = offers.find(own);
 
   // One number for one thing: what the part cures, what it comes to.
@@ -58,8 +58,9 @@ const contradictions = (docket: Docket, advice: Advice): string[] => {
   }
   // No word against a part that cures nearly always, none for one that hardly does.
   const best = Math.max(0, ...offers.map(({ cures }) => cures));
-  if (/good bet/.test(said) && best > 0.8) wrong.push(`no good bet beside one that cures ${best.toFixed(2)}`);
-  if (/none would change/.test(said)) wrong.push('says that nothing would change it');
+  if (said.includes('good bet') && best > 0.8)
+    wrong.push(`no good bet beside one that cures ${best.toFixed(2)}`);
+  if (said.includes('none would change')) wrong.push('says that nothing would change it');
   const unsafe = new Set(dangersOf(docket).wheels.map(({ wheelEnd }) => wheelEnd));
   for (const each of offers) {
     if (
@@ -79,7 +80,8 @@ const contradictions = (docket: Docket, advice: Advice): string[] => {
       wrong.push(`flips to the same: ${flip.then}`);
   // Danger passes nothing by.
   if (unsafe.size > 0 && !advice.cautions.includes('stop-driving')) wrong.push('unsafe, and no word of it');
-  if (unsafe.size > 0 && !/^Do not drive/.test(verdict.sentence)) wrong.push('unsafe, and not said first');
+  if (unsafe.size > 0 && !verdict.sentence.startsWith('Do not drive'))
+    wrong.push('unsafe, and not said first');
   for (const each of unsafe)
     if (
       each &&

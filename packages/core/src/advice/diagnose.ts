@@ -76,7 +76,15 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
   const codes = readCodes(docket.codes ?? [], codeContext);
   const names: WheelNames = { axles, driveline: vehicle.driveline };
   const corner = cornerFacts(docket, codes, context);
-  const filled: Docket = { ...docket, vehicle, wheelEnd: corner.named };
+  const filled: Docket = {
+    ...docket,
+    vehicle,
+    wheelEnd: corner.named,
+    // Said in words what the customer is: prices and hours follow.
+    ...(docket.customer?.kind == null && (docket.wants ?? []).includes('self')
+      ? { customer: { ...docket.customer, kind: 'self' as const } }
+      : {}),
+  };
 
   const groups = architectureGroups(vehicle, axles, centreAxles, a);
   const ends = groups.flatMap((group) => group.ends);

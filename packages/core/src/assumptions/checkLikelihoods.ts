@@ -654,7 +654,7 @@ const rowsOf = ([name, { nothing, rows }]: [string, CheckTable]): JudgementTable
 
 /** The tables as single numbers: `check.<table>.<fault>.<result>`, and the limits by which a reading becomes a result. */
 export const CHECK_LIKELIHOODS: JudgementTable = {
-  ...Object.assign({}, ...Object.entries(CHECK_TABLES).map(rowsOf)),
+  ...Object.fromEntries(Object.entries(CHECK_TABLES).flatMap((table) => Object.entries(rowsOf(table)))),
 
   'tyres.differ-percent': judgement(
     3,

@@ -1,4 +1,4 @@
-import type { CataloguePart, CatalogueSlice, JobNote } from '../vocabulary/catalogue.ts';
+import type { CataloguePart, CatalogueSlice, JobNote, Tier } from '../vocabulary/catalogue.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { axleOf } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
@@ -19,10 +19,23 @@ export const mayBeBuiltWithin = (
   return !(to && buildDate.slice(0, overlap(buildDate, to)) > to.slice(0, overlap(buildDate, to)));
 };
 
+/** Which brand comes first: the usual order, the cheapest, or one tier up because the last one was bad from the box. */
+export type Preference = 'usual' | 'cheapest' | 'better';
+
+const TIER_ORDER: Readonly<Record<Preference, readonly Tier[]>> = {
+  usual: ['good', 'dealer', 'budget'],
+  cheapest: [],
+  better: ['dealer', 'good', 'budget'],
+};
+
 /** The part to offer first: on the shelf before to be ordered, good aftermarket before the other tiers, then the price. */
-export const preferredPart = (parts: readonly CataloguePart[]): CataloguePart | null => {
+export const preferredPart = (
+  parts: readonly CataloguePart[],
+  preference: Preference = 'usual',
+): CataloguePart | null => {
+  const order = TIER_ORDER[preference];
   const rank = (part: CataloguePart): number =>
-    (part.stock > 0 ? 0 : 10) + (part.tier === 'good' ? 0 : part.tier === 'dealer' ? 1 : 2);
+    (part.stock > 0 ? 0 : 10) + Math.max(0, order.indexOf(part.tier));
   return [...parts].sort((x, y) => rank(x) - rank(y) || x.priceCents - y.priceCents)[0] ?? null;
 };
 

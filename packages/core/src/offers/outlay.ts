@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { jobNote, preferredPart } from '../fitment/fittingParts.ts';
+import { jobNote, preferredPart, type Preference } from '../fitment/fittingParts.ts';
 import { resolveParts } from '../fitment/resolveParts.ts';
 import type { OrderLine } from '../vocabulary/advice.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
@@ -96,6 +96,20 @@ export const fittingAt = (
 ): CataloguePart[] =>
   resolveParts(slice, part, wheelEnd, docket.vehicle ?? {}).candidates.map((candidate) => candidate.part);
 
+/** The cheapest where the customer wants it so; one tier up where the new one was metered bad. */
+const preferenceOf = (part: PartClass, wheelEnd: WheelEnd, docket: Docket): Preference => {
+  const badFromTheBox =
+    (part === 'sensor' || part === 'sender') &&
+    (docket.checks ?? []).some(
+      (check) =>
+        check.check === 'meter.resistance' &&
+        check.of === 'new-part' &&
+        typeof check.ohms === 'string' &&
+        (check.wheelEnd ?? wheelEnd) === wheelEnd,
+    );
+  return badFromTheBox ? 'better' : (docket.wants ?? []).includes('cheapest') ? 'cheapest' : 'usual';
+};
+
 /**
  * Prices one part at one wheel end: the part, its companions and deposit, labour with supplies and tax, the
  * seized-sensor branch, the wait, the part worn out within the horizon, and the bearing a hub spares. `which` names the
@@ -113,7 +127,7 @@ export const outlayOf = (
 ): Outlay => {
   const rates = ratesFor(docket, a);
   const candidates = fittingAt(part, wheelEnd, docket, slice);
-  const preferred = preferredPart(candidates);
+  const preferred = preferredPart(candidates, preferenceOf(part, wheelEnd, docket));
   const chosen = which ?? preferred;
   const book = docket.options?.prices?.[part] ?? null;
   // A price set for the class is the preferred part's; another brand keeps its distance to it.

@@ -25,10 +25,12 @@ export interface FixOutcome {
   readonly cost: number;
 }
 
-/** A check that is not worth insisting on: it is told as a second line under the sale. */
-export interface AboutEven {
+/** A check that is not insisted on: it is told as a second line under the sale. */
+export interface Unasked {
   readonly check: CheckName;
   readonly minutes: number;
+  /** What it would save, where it was left out because the customer wants just the part; zero where it is about even. */
+  readonly saves: number;
 }
 
 export interface BuiltPlan {
@@ -39,8 +41,8 @@ export interface BuiltPlan {
   readonly choice: Choice;
   /** What the best first step saves over the best fix without any check, in money; zero where it is no check. */
   readonly worth: number;
-  /** The check that would be about even, where the plan does not insist on it. */
-  readonly aboutEven: AboutEven | null;
+  /** The check that the plan does not insist on: about even, or not wanted by the customer. */
+  readonly unasked: Unasked | null;
   readonly outcomes: readonly FixOutcome[];
   readonly solve: Solver;
   readonly depth: number;
@@ -130,17 +132,18 @@ export const buildPlan = (
 
   let choice: Choice = dearest;
   let worth = 0;
-  let aboutEven: AboutEven | null = null;
+  let unasked: Unasked | null = null;
   if (dearest.kind === 'refer') choice = instead;
   if (dearest.kind === 'check') {
     worth = bestFix.cost - bearing - value;
     const check = corner.checks[dearest.check]?.check as CheckName;
+    const justThePart = best?.fix.kind === 'part' && (docket.wants ?? []).includes('just-the-part');
     const earned =
       best === null ||
       (worth >= a.get('plan.check-floor') &&
         shareThatHolds(corner, solve, dearest, instead, depth, a) >= a.get('plan.robust.share'));
-    if (!earned) {
-      aboutEven = { check, minutes: minutes(check) };
+    if (!earned || justThePart) {
+      unasked = { check, minutes: minutes(check), saves: earned ? worth : 0 };
       choice = instead;
       worth = 0;
     }
@@ -152,7 +155,7 @@ export const buildPlan = (
     choice,
     step: planTree(corner, solve, solve.start, end.wheelEnd, depth, 1, choice),
     worth,
-    aboutEven,
+    unasked,
     outcomes,
     solve,
     depth,

@@ -23,10 +23,8 @@ export interface CardSight {
 }
 
 type Rule = readonly [says: string, deed: (s: CardSight, look: Look) => Deed | null];
-interface Look {
-  /** The last result of a check at the corner, or null. */
-  (check: CheckName): string | null;
-}
+/** The last result of a check at the corner, or null. */
+type Look = (check: CheckName) => string | null;
 
 const resultOf = (check: Check): string => {
   if ('result' in check) return check.result;

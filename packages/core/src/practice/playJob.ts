@@ -78,7 +78,7 @@ const asCheck = (check: CheckName, result: string, at: WheelEnd | null): Check =
           [end]: result === 'differ' ? '205/70 R15' : '205/60 R15',
           [acrossFrom(end) ?? end]: '205/60 R15',
         },
-      } as Check;
+      };
     }
     case 'ring.teeth':
       return { ...base, counted: result === 'differ' ? 47 : 48, expected: 48 } as Check;

@@ -100,12 +100,12 @@ export const randomDockets = (looks = 4): fc.Arbitrary<Docket> =>
         saltExposure: salt,
         buildDate: build,
         wheelEnds: { A1: a1, A2: a2 },
-      } as Docket['vehicle'],
+      },
       codes: codes.filter((each, i) => codes.findIndex((c) => c.code === each.code) === i),
       symptoms: [...symptoms],
       history: unique(events, (e) => `${e.event} ${e.wheelEnd}`),
       checks: unique(checks, (c) => `${c.check} ${c.wheelEnd}`),
-      reader: reader as Docket['reader'],
+      reader: reader,
     }));
 
 const renamed = (docket: Docket, names: Readonly<Record<string, string>>): Docket =>

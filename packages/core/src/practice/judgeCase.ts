@@ -1,4 +1,4 @@
-import type { Advice } from '../../vocabulary/advice.ts';
+import type { Advice } from '../vocabulary/advice.ts';
 
 /** What good advice says of a docket; see cases/README.md. A list means any of these will do. */
 export interface Expect {

@@ -1,0 +1,77 @@
+import type { CheckName } from '../../vocabulary/check.ts';
+import { complaintsNow } from '../../vocabulary/complaints.ts';
+import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
+import { capital, place, type Rule, stepFor, verdict } from './situation.ts';
+
+/** Checks by hand, in the order a mechanic makes them who has no reader. */
+const BY_HAND: readonly CheckName[] = [
+  'bearing.play',
+  'bearing.noise',
+  'visual.connector',
+  'visual.sensor',
+  'visual.ring',
+  'meter.resistance',
+];
+const BY_READER: readonly CheckName[] = ['live', 'clear-and-drive', 'visual.connector'];
+const WORK_AT_A_WHEEL: ReadonlySet<string> = new Set([
+  'brake-work',
+  'suspension-work',
+  'sensor-replaced',
+  'hub-replaced',
+  'ring-replaced',
+  'axle-shaft-work',
+  'connector-repaired',
+  'tyre-replaced',
+]);
+
+export const findTheCorner: Rule = {
+  name: 'the corner',
+  says: (s) => {
+    if (s.wheelEnd !== null && s.plan !== null) return null;
+    const { docket } = s;
+    const done = new Set((docket.checks ?? []).map((check) => check.check));
+    const byHand = docket.reader === 'none' || docket.reader === 'engine';
+    const worked = (docket.history ?? []).find(
+      (event) => WORK_AT_A_WHEEL.has(event.event) && event.wheelEnd != null && event.cured !== 'yes',
+    );
+    const hums = complaintsNow(docket).includes('noise.wheel') && !done.has('bearing.play');
+    const order: readonly CheckName[] = byHand
+      ? worked
+        ? ['visual.connector', 'visual.sensor', ...BY_HAND]
+        : BY_HAND
+      : hums
+        ? ['bearing.play', 'bearing.noise', ...BY_READER]
+        : BY_READER;
+    const check = order.find((each) => !done.has(each)) ?? 'visual.connector';
+    const conflict = s.conflicts[0];
+    const at = byHand ? (worked?.wheelEnd ?? null) : null;
+    const sentence = conflict
+      ? `Settle the corner first: ${conflict.because}.`
+      : s.echoesOnly
+        ? 'These codes are echoes. Read the brake controller itself before selling anything.'
+        : at
+          ? `Begin where work was last done: ${place(s, at)}. ${capital(CHECK_IN_WORDS[check])}.`
+          : byHand
+            ? `Find the corner by hand: ${CHECK_IN_WORDS[check]} at each, both sides of an axle against each other.`
+            : hums
+              ? `Something growls: ${CHECK_IN_WORDS[check]} at each, lifted, before anything is driven.`
+              : 'Find the corner first: compare the live wheel speeds, or read the brake controller.';
+    return {
+      verdict: verdict(s, {
+        action: 'check',
+        check,
+        wheelEnd: at,
+        cause: null,
+        sentence,
+        because: conflict
+          ? [conflict.because]
+          : [
+              'every part is for one corner, and nothing so far tells which',
+              ...(s.echoesOnly ? ['other modules only repeat that the brake controller has a fault'] : []),
+              ...(byHand ? ['no reader here reaches the brake controller'] : []),
+            ],
+      }),
+      step: stepFor(check, at),
+    };
+  },
+};

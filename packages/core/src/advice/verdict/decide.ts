@@ -1,0 +1,56 @@
+import { fixInWords, guideFor } from '../../plan/planTree.ts';
+import type { Plan, Verdict } from '../../vocabulary/advice.ts';
+import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
+import { findTheCorner } from './cornerRule.ts';
+import { brakesFirst, rockFirst, unsafeWheel, whichWheel } from './dangerRules.ts';
+import { asPlanned } from './planRule.ts';
+import { brakeLamp, controllerFailed, supplyFirst } from './sharedRules.ts';
+import type { Rule, Said, Situation } from './situation.ts';
+
+/** The rules in the order of their weight: safety, then what would make any part useless, then the corner, then cost. */
+export const RULES: readonly Rule[] = [
+  brakesFirst,
+  whichWheel,
+  unsafeWheel,
+  supplyFirst,
+  controllerFailed,
+  brakeLamp,
+  findTheCorner,
+  rockFirst,
+  asPlanned,
+];
+
+/** Turns the solved plan into the one sentence to say aloud: the first rule that applies. */
+export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
+  const { plan } = s;
+  let said: Said | null = null;
+  for (const rule of RULES) {
+    said = rule.says(s);
+    if (said) break;
+  }
+  if (!said) throw new Error('no rule of the verdict applies: the corner rule must');
+  const { check } = said.verdict;
+  return {
+    verdict: said.verdict,
+    plan: {
+      worth: said.worth ?? 0,
+      school: s.school,
+      step: said.step,
+      // Beneath a rule of safety or of order nothing in the plan turns the answer.
+      flips: (said.step === plan?.step ? (plan?.flips() ?? []) : []).map((flip) => ({
+        when: `${CHECK_IN_WORDS[flip.check]}: ${flip.result.replace(/-/g, ' ')}`,
+        chance: flip.chance,
+        then: flip.fix ? fixInWords(flip.fix) : 'refer it to a workshop',
+      })),
+      other: s.other
+        ? {
+            school: s.other.school,
+            label: s.other.step.label,
+            same: s.other.step.label === plan?.step.label,
+            expectedCost: s.other.step.expectedCost,
+          }
+        : null,
+      next: check ? guideFor(check, plan?.minutes(check) ?? s.a.get(`check.minutes.${check}`)) : null,
+    },
+  };
+};
