@@ -283,6 +283,18 @@ export const COSTS: JudgementTable = {
     'How wrong they are: each chance by a log-normal factor of this.',
   ),
   'plan.robust.share': judgement(0.8, 'share', [0, 1], 'In at least this share of them.'),
+  'plan.joint-fresh-days': judgement(
+    30,
+    'days',
+    [0, 365],
+    'A joint made new within this time is not looked into first.',
+  ),
+  'plan.tie': judgement(
+    5,
+    'money',
+    [0, 100],
+    'First checks that differ by less are as good: the one earlier in the order of the work is made.',
+  ),
   'plan.close-call': judgement(
     20,
     'money',

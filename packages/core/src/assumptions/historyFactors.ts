@@ -21,10 +21,15 @@ export const HISTORY_FACTORS: JudgementTable = {
     'The same code again within weeks: wiring, target, seating or a poor part, not another bad sensor.',
     { sensor: 0.1, joint: 1.9, loom: 1.5, 'wrong-sensor': 3, seating: 1.6 },
   ),
-  ...factors('history.sensor-replaced.yes', 'A new sensor cured what it was fitted for.', {
-    sensor: 0.1,
-    'wrong-sensor': 0.3,
-  }),
+  ...factors(
+    'history.sensor-replaced.yes',
+    'A new sensor cured what it was fitted for: a code left over is of the past.',
+    {
+      'none-present': 10,
+      sensor: 0.1,
+      'wrong-sensor': 0.3,
+    },
+  ),
   ...factors('history.ring-replaced', 'A new ring may have the wrong count or sit askew.', {
     ring: 0.4,
     'wrong-target': 16,
@@ -78,7 +83,24 @@ export const HISTORY_FACTORS: JudgementTable = {
     joint: 1.5,
     loom: 1.5,
   }),
+  ...factors('history.connector-repaired.yes', 'A new joint cured what it was made for.', {
+    'none-present': 10,
+    joint: 0.1,
+    loom: 0.5,
+  }),
+  ...factors('history.hub-replaced.yes', 'A new hub cured what it was fitted for.', {
+    'none-present': 10,
+    bearing: 0.05,
+    encoder: 0.05,
+    'wrong-target': 0.3,
+  }),
+  ...factors('history.ring-replaced.yes', 'A new ring cured what it was fitted for.', {
+    'none-present': 10,
+    ring: 0.05,
+    'wrong-target': 0.3,
+  }),
   ...factors('history.sender-replaced.yes', 'A new sender cured what it was fitted for.', {
+    'none-present': 10,
     sender: 0.08,
     'wrong-sensor': 0.3,
   }),

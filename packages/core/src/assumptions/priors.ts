@@ -16,7 +16,7 @@ export const PRIORS: JudgementTable = {
       tyre: 0.002,
       'wrong-sensor': 0.0003,
       'wrong-target': 0.0003,
-      sender: 0.021,
+      sender: 0.035,
       'none-present': 0.004,
       module: 0.006,
       supply: 0.008,

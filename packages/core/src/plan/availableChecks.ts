@@ -92,8 +92,16 @@ export const availableChecks = (
   const bearing =
     beliefs.reduce((sum, b) => (b.state.includes('bearing') ? sum + b.p : sum), 0) / Math.max(total, 1e-12);
   const rockFirst = bearing >= a.get('safety.rock-from') && !isCentre(wheelEnd);
+  // A joint renewed lately is not what is looked into next.
+  const joined = (docket.history ?? []).some(
+    (event) =>
+      event.event === 'connector-repaired' &&
+      (event.wheelEnd ?? wheelEnd) === wheelEnd &&
+      event.daysAgo != null &&
+      event.daysAgo <= a.get('plan.joint-fresh-days'),
+  );
   const all: Array<[CheckName, string, boolean]> = [
-    ['visual.connector', 'visual.connector', true],
+    ['visual.connector', 'visual.connector', !joined],
     ['visual.harness', 'visual.harness', true],
     ['visual.ring', 'visual.ring', ringSeen],
     ['ring.teeth', 'ring.teeth', ringSeen],

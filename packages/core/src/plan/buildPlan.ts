@@ -11,7 +11,7 @@ import { setupOf, setupsStanding } from './availableChecks.ts';
 import { buildProblem, type CornerProblem, type Fix } from './buildProblem.ts';
 import { planTree } from './planTree.ts';
 import { shareThatHolds } from './robustness.ts';
-import { solver, type Choice, type Solver } from './solve.ts';
+import { solver, type Choice, type Solution, type Solver } from './solve.ts';
 
 /** A finding rarer than this is not worth naming. */
 const FLIP_FROM = 0.01;
@@ -89,6 +89,22 @@ const flipsOf = (corner: CornerProblem, solve: Solver, chosen: Fix | null): Flip
     .slice(0, MOST_FLIPS);
 };
 
+/**
+ * The best first step; where it is a check and others are as good but for a few coins, the one that comes first in the
+ * order of the work: the joint before the lift.
+ */
+const inOrderOfWork = (corner: CornerProblem, solve: Solver, depth: number, tie: number): Solution => {
+  const best = solve.best(solve.start, depth);
+  if (best.choice.kind !== 'check') return best;
+  for (let check = 0; check < corner.checks.length; check++) {
+    if ((corner.problem.checks[check]?.needs ?? 0) !== 0) continue;
+    const choice: Choice = { kind: 'check', check };
+    const value = solve.cost(solve.start, choice, depth);
+    if (value <= best.value + tie) return { value, choice };
+  }
+  return best;
+};
+
 /** Solves the decision at one wheel end and prices every offer with its best continuation. */
 export const buildPlan = (
   docket: Docket,
@@ -103,7 +119,7 @@ export const buildPlan = (
   const solve = solver(corner.problem);
   const depth = a.get('plan.depth');
   const bearing = corner.bearing.chance * corner.bearing.cost;
-  const { value, choice: dearest } = solve.best(solve.start, depth);
+  const { value, choice: dearest } = inOrderOfWork(corner, solve, depth, a.get('plan.tie'));
   const outcomes = corner.fixes.map((fix, index): FixOutcome => {
     const failed = solve.afterFailed(solve.start, index);
     return {

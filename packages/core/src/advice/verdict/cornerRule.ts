@@ -34,14 +34,20 @@ export const findTheCorner: Rule = {
     const worked = (docket.history ?? []).find(
       (event) => WORK_AT_A_WHEEL.has(event.event) && event.wheelEnd != null && event.cured !== 'yes',
     );
+    // A monitor that counts wheel turns, and nothing else: sizes and pressures before anything is driven or read.
+    const complaints = complaintsNow(docket);
+    const monitorOnly =
+      complaints.length > 0 && complaints.every((s) => s === 'message.tyre-monitor') && !done.has('tyres');
     const hums = complaintsNow(docket).includes('noise.wheel') && !done.has('bearing.play');
-    const order: readonly CheckName[] = byHand
-      ? worked
-        ? ['visual.connector', 'visual.sensor', ...BY_HAND]
-        : BY_HAND
-      : hums
-        ? ['bearing.play', 'bearing.noise', ...BY_READER]
-        : BY_READER;
+    const order: readonly CheckName[] = monitorOnly
+      ? ['tyres', ...BY_READER]
+      : byHand
+        ? worked
+          ? ['visual.connector', 'visual.sensor', ...BY_HAND]
+          : BY_HAND
+        : hums
+          ? ['bearing.play', 'bearing.noise', ...BY_READER]
+          : BY_READER;
     const check = order.find((each) => !done.has(each)) ?? 'visual.connector';
     const conflict = s.conflicts[0];
     const at = byHand ? (worked?.wheelEnd ?? null) : null;
@@ -51,11 +57,13 @@ export const findTheCorner: Rule = {
         ? 'These codes are echoes. Read the brake controller itself before selling anything.'
         : at
           ? `Begin where work was last done: ${place(s, at)}. ${capital(CHECK_IN_WORDS[check])}.`
-          : byHand
-            ? `Find the corner by hand: ${CHECK_IN_WORDS[check]} at each, both sides of an axle against each other.`
-            : hums
-              ? `Something growls: ${CHECK_IN_WORDS[check]} at each, lifted, before anything is driven.`
-              : 'Find the corner first: compare the live wheel speeds, or read the brake controller.';
+          : monitorOnly
+            ? 'Only the tyre monitor speaks: compare pressures and sizes all round first.'
+            : byHand
+              ? `Find the corner by hand: ${CHECK_IN_WORDS[check]} at each, both sides of an axle against each other.`
+              : hums
+                ? `Something growls: ${CHECK_IN_WORDS[check]} at each, lifted, before anything is driven.`
+                : 'Find the corner first: compare the live wheel speeds, or read the brake controller.';
     return {
       verdict: verdict(s, {
         action: 'check',

@@ -11,14 +11,19 @@ export const supplyFirst: Rule = {
     if (s.shared.supply <= BETTER_THAN_EVEN) return null;
     // A battery renewed already is not sold again: what is left to do is to clear the trail and read what comes back.
     const renewed = (s.docket.history ?? []).some((event) => event.event === 'battery-replaced');
+    const over = (s.docket.checks ?? []).some(
+      (check) => check.check === 'clear-and-drive' && check.result === 'stays-away',
+    );
     return {
       verdict: verdict(s, {
         action: 'no-part',
         wheelEnd: null,
         cause: 'supply',
-        sentence: renewed
-          ? 'No part yet: clear every code, drive and read again. What comes back counts.'
-          : 'No part yet: charge or renew the battery, clear every code, drive and read again.',
+        sentence: over
+          ? 'No part: the codes were cleared and stay away. Read it again if a lamp comes back.'
+          : renewed
+            ? 'No part yet: clear every code, drive and read again. What comes back counts.'
+            : 'No part yet: charge or renew the battery, clear every code, drive and read again.',
         because: [
           `the supply explains the list of codes: ${chanceInWords(s.shared.supply)}`,
           'codes from low voltage mean nothing until they come back',
@@ -46,7 +51,9 @@ export const controllerFailed: Rule = {
             wheelEnd: null,
             cause: 'module',
             sentence:
-              'No part from the shelf: the brake controller itself has failed. Have it tested and repaired or renewed by a workshop.',
+              s.shared.module >= PROVEN
+                ? 'No part from the shelf: the brake controller itself has failed. Have it tested and repaired or renewed by a workshop.'
+                : 'No part from the shelf: the brake controller, or what feeds it, is the likeliest. Have it tested by a workshop before anything is renewed.',
             because: [
               `the brake controller: ${chanceInWords(s.shared.module)}`,
               'meter its supply and grounds before it is condemned',

@@ -15,6 +15,24 @@ import { settleFacts } from './settleFacts.ts';
 import { sharedFindings } from './sharedFindings.ts';
 
 /**
+ * The wheel ends a check speaks of. One without a wheel that found the whole vehicle in order speaks of all that were
+ * complained of: no code came back, the lamps are out, all speeds are alike.
+ */
+const spokenOf = (
+  check: Check,
+  coded: ReadonlySet<WheelEnd>,
+  ends: readonly WheelEnd[],
+  at: WheelEnd | null,
+): ReadonlyArray<WheelEnd | null> => {
+  if (check.wheelEnd) return [at];
+  if (check.check === 'live' && check.pattern === 'normal') return ends;
+  const over =
+    (check.check === 'clear-and-drive' && check.result === 'stays-away') ||
+    (check.check === 'lamps' && check.result !== 'on');
+  return over && coded.size > 0 ? [...coded] : [at];
+};
+
+/**
  * Turns a docket into evidence. Every fact keeps the path it comes from, so that its effect can be shown beside it.
  * Facts without a wheel end are tied to `corner` when that is settled, and else to the corner complained of.
  */
@@ -71,8 +89,10 @@ export const gatherEvidence = (
   );
   (docket.checks ?? []).forEach((check, i) => {
     if (!counts(`checks[${i}]`)) return;
-    const finding = checkFinding(check, i, at(check), sizes, context);
-    if (finding) findings.push(finding);
+    for (const end of spokenOf(check, coded, ends, at(check))) {
+      const finding = checkFinding(check, i, end, sizes, context);
+      if (finding) findings.push(finding);
+    }
   });
   if (Object.keys(sizes).length > 0) {
     const i = (docket.checks ?? []).findIndex((check) => check.check === 'tyres');
