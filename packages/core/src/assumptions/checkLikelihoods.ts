@@ -7,6 +7,8 @@ interface CheckTable {
   readonly nothing: Row;
   /** Reason and row for each fault that shows in this check. */
   readonly rows: Readonly<Partial<Record<Fault, readonly [reason: string, row: Row]>>>;
+  /** Two faults that bring this about together by one mechanism, `one+other`: more than each by itself would. */
+  readonly together?: Readonly<Record<string, readonly [reason: string, row: Row]>>;
   /** Faults that leave this check as it is on a sound vehicle: stated, so that none is forgotten. */
   readonly unmoved: readonly Fault[];
 }
@@ -165,6 +167,21 @@ export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = {
           loose: 0.09,
           'lead-damaged': 0.0185,
           snapped: 0.0005,
+        },
+      ],
+    },
+    together: {
+      'ring+sensor': [
+        'Rust jacking: a swollen ring grinds the tip until the sensor is bad too.',
+        {
+          sound: 0.2,
+          broken: 0.1,
+          corroded: 0.1,
+          rubbed: 0.5,
+          'metal-on-tip': 0.02,
+          loose: 0.01,
+          'lead-damaged': 0.06,
+          snapped: 0.01,
         },
       ],
     },
@@ -643,10 +660,10 @@ export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = {
 
 const UNCHANGED = 'As often as it is seen on vehicles where this link is sound.';
 
-const rowsOf = ([name, { nothing, rows }]: [string, CheckTable]): JudgementTable => ({
+const rowsOf = ([name, { nothing, rows, together = {} }]: [string, CheckTable]): JudgementTable => ({
   ...chances(`check.${name}.nothing`, UNCHANGED, nothing),
   ...Object.fromEntries(
-    Object.entries(rows).flatMap(([fault, [reason, row]]) =>
+    Object.entries({ ...rows, ...together }).flatMap(([fault, [reason, row]]) =>
       Object.entries(chances(`check.${name}.${fault}`, reason, row)),
     ),
   ),

@@ -38,7 +38,7 @@ export const HISTORY_FACTORS: JudgementTable = {
   ...factors('history.hub-replaced', 'A new hub may carry another target, and the sensor was disturbed.', {
     bearing: 0.3,
     encoder: 0.5,
-    'wrong-target': 18,
+    'wrong-target': 30,
     'wrong-sensor': 2,
     seating: 2.2,
     sensor: 1.6,

@@ -30,10 +30,10 @@ export const PRIORS: JudgementTable = {
   ),
   ...factors(
     'prior.pair',
-    'How much likelier than chance two causes are found at one wheel end. Rust: a swollen ring rubs the sensor tip. A worn bearing tears or tilts the encoder in its seal. A lead and its plug grow brittle together. Everything else: chance.',
+    'How much likelier than chance two causes are found at one wheel end. Rust: a swollen ring rubs the sensor tip. A worn bearing tears or tilts the encoder in its seal. A lead and its plug grow brittle together. Everything else: less than the odds above, which are of vehicles that come with a complaint.',
     {
-      otherwise: 1,
-      'ring-and-sensor': 2.5,
+      otherwise: 0.5,
+      'ring-and-sensor': 2,
       'bearing-and-encoder': 15,
       'sensor-and-joint': 2,
     },

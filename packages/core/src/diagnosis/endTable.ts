@@ -201,10 +201,9 @@ export const endTables = (): EndTables => {
     sound: (finding, end, architecture, shared) =>
       memo(sounds, `${id(finding)} ${end} ${id(architecture)} ${shared}`, () => {
         const also = SHARED_STATES[shared] ?? [];
-        const { normal } = finding;
-        const silent = !normal || (finding.says && !finding.says(architecture));
+        const silent = finding.says && !finding.says(architecture);
         return Float64Array.from(statesAt(end, architecture), (state) =>
-          silent ? 0 : soundChance(normal, also.length > 0 ? [...state, ...also] : state, architecture),
+          silent ? 0 : soundChance(finding, also.length > 0 ? [...state, ...also] : state, architecture),
         );
       }),
     spread: (finding, end, architecture) =>

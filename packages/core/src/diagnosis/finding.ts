@@ -25,6 +25,12 @@ export interface Finding {
   readonly seen: Chance;
   readonly normal?: Chance;
   readonly isNormal?: boolean;
+  /** Chance of the result found, or of the sound one, under two faults of one mechanism; null where they are two stories. */
+  readonly jointly?: (
+    faults: readonly Fault[],
+    which: 'seen' | 'normal',
+    architecture: Architecture,
+  ) => number | null;
   /** False where the reading says nothing in a vehicle built so: it changes nothing there. */
   readonly says?: (architecture: Architecture) => boolean;
 }

@@ -6,10 +6,13 @@ const TINY = 1e-12;
 
 /** Chance that a check is sound though these faults hold: each hides with n_i / n_0 of the sound vehicle's chance. */
 export const soundChance = (
-  normal: NonNullable<Finding['normal']>,
+  { normal, jointly }: Pick<Finding, 'normal' | 'jointly'>,
   faults: readonly Fault[],
   architecture: Architecture,
 ): number => {
+  if (!normal) return 0;
+  const joint = faults.length === 2 ? (jointly?.(faults, 'normal', architecture) ?? null) : null;
+  if (joint !== null) return joint;
   const [only] = faults;
   if (only !== undefined && faults.length === 1) return normal(only, architecture);
   const base = normal(null, architecture);
@@ -23,7 +26,8 @@ export const soundChance = (
  * 1 - prod(1 - p_i) / (1 - l)^(n-1); an absent one the product of its chances. In a check each fault adds to what a
  * sound vehicle shows: it stays hidden with h_i = n_i / n_0, and else shows x_i(r) = p_i(r) - h_i p_0(r). Together the
  * result is what a sound vehicle shows with H = prod(h_i), and else shared in proportion to the x_i; a fault that does
- * not show in this check (its row is the sound one) changes nothing. One fault alone gives its own row exactly.
+ * not show in this check (its row is the sound one) changes nothing. One fault alone gives its own row exactly;
+ * two of one mechanism (a swollen ring and the tip it grinds) have a row of their own.
  */
 export const likelihood = (
   finding: Finding,
@@ -42,7 +46,9 @@ export const likelihood = (
     const missed = faults.reduce((product, fault) => product * (1 - seen(fault, architecture)), 1);
     return Math.max(TINY, 1 - missed / (1 - leak) ** (faults.length - 1));
   }
-  if (finding.isNormal) return Math.max(TINY, soundChance(normal, faults, architecture));
+  const joint = faults.length === 2 ? (finding.jointly?.(faults, 'seen', architecture) ?? null) : null;
+  if (joint !== null) return Math.max(TINY, joint);
+  if (finding.isNormal) return Math.max(TINY, soundChance(finding, faults, architecture));
   const plain = seen(null, architecture);
   const base = normal(null, architecture);
   let hiddenAll = 1;

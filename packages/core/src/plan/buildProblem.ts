@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { NORMAL_RESULT } from '../checks/readCheck.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { checkChance, resultsOf } from '../diagnosis/checkTable.ts';
+import { checkChance, jointChance, resultsOf } from '../diagnosis/checkTable.ts';
 import { onceEach, type Finding } from '../diagnosis/finding.ts';
 import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
 import { mechanismOf } from '../diagnosis/mechanism.ts';
@@ -123,13 +123,15 @@ const checkOf = (
       seen: onceEach((fault) => checkChance(entry.table, result, fault, a)),
       normal: sound,
       isNormal: result === normal,
+      jointly: (faults, which) =>
+        jointChance(entry.table, which === 'seen' ? result : (normal ?? result), faults, a),
     };
     const repeats = result !== normal && known.has(mechanismOf(entry.check, result));
     return states.map((b) => {
       const faults = [...b.state, ...b.shared];
       const chance = likelihood(finding, faults, b.architecture);
       return repeats
-        ? chance * Math.max(1e-9, 1 - soundChance(sound, faults, b.architecture)) ** power
+        ? chance * Math.max(1e-9, 1 - soundChance(finding, faults, b.architecture)) ** power
         : chance;
     });
   });

@@ -6,7 +6,7 @@ import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
 import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
 import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
-import { checkChance } from '../checkTable.ts';
+import { checkChance, jointChance } from '../checkTable.ts';
 import type { Chance, Finding } from '../finding.ts';
 import { mechanismOf } from '../mechanism.ts';
 import { settleEnd, type EvidenceContext } from './context.ts';
@@ -93,6 +93,12 @@ export const checkFinding = (
     normal: chance('normal'),
     isNormal: NORMAL_RESULT[either.table] === either.result,
     says: (architecture) => readings[architecture.sensor] !== null,
+    jointly: (faults, which, architecture) => {
+      const reading = readings[architecture.sensor];
+      if (!reading) return null;
+      const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
+      return jointChance(reading.table, result, faults, a);
+    },
   };
 };
 
