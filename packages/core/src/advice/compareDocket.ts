@@ -9,6 +9,7 @@ import { ratesFor } from '../offers/rates.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
 import { DIALS, type Comparison, type Dial, type Sensitivity } from '../vocabulary/comparison.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
+import { CHECK_IN_WORDS } from '../vocabulary/inWords.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import { SCHOOLS } from '../vocabulary/wordLists.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
@@ -138,6 +139,12 @@ const meanwhileOf = (
   };
 };
 
+/** What comes before any of the ways, where the plan looks first. */
+const lookFirst = ({ choice, corner }: BuiltPlan): string => {
+  const check = choice.kind === 'check' ? corner.checks[choice.check]?.check : null;
+  return check ? `First ${CHECK_IN_WORDS[check]}. If nothing is looked at: ` : '';
+};
+
 /**
  * Sets up the comparison of a docket: every way its architecture and catalogue allow, on the same luck. The same docket,
  * knowledge, seed and number of draws give the same figures on every machine.
@@ -179,9 +186,9 @@ export const compareBench = (
         schools,
         rival: rivalOf(ways, here.a)?.id ?? null,
         sentence:
-          d.dangers.wheels.length > 0
-            ? `Do not drive it: the hub comes first, whatever is cheaper. ${sayAloud(ways, beats, model, here.a)}`
-            : sayAloud(ways, beats, model, here.a),
+          (d.dangers.wheels.length > 0
+            ? 'Do not drive it: the hub comes first, whatever is cheaper. '
+            : lookFirst(planned.plan)) + sayAloud(ways, beats, model, here.a),
         ownWork: ownWorkOf(d, here, knowledge, best),
         meanwhile: meanwhileOf(!d.dangers.stop, here, { ways: [...ways] }, knowledge.currency),
       };

@@ -101,6 +101,8 @@ export const playJob = (
   prices: Assumptions,
   today: string,
   random: Random,
+  /** Told the docket as it stands before every step. */
+  watch: (docket: Docket) => void = () => undefined,
 ): PlayedJob => {
   const knowledge: Knowledge = bareKnowledge(today);
   const wrong = new Map<WheelEnd, State>(job.truth);
@@ -325,6 +327,7 @@ export const playJob = (
   };
 
   for (let step = 0; step < MOST_STEPS; step++) {
+    watch(docket);
     const deed: Deed =
       way === 'ours'
         ? ours(false)
