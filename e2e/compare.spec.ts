@@ -27,34 +27,37 @@ test('the same fault on an old salty and a young dry vehicle: another answer, an
   await compare(page, YOUNG);
   await expect(firstWay(page)).toContainText('wheel speed sensor');
   const young = await page.getByTestId('say').innerText();
-  expect(young).toMatch(/^The wheel speed sensor alone is cheaper than .* by about €\d+ on average/);
+  expect(young).toMatch(/The wheel speed sensor alone is cheaper than .* by about €\d+ on average/);
 
-  const id = await compare(page, OLD);
+  await compare(page, OLD);
   await expect(firstWay(page)).toContainText('refer it to a workshop');
   expect(await page.getByTestId('say').innerText()).not.toBe(young);
+
+  const id = await compare(page, YOUNG.replace('-2F', '-64'));
+  await expect(firstWay(page)).toContainText('wheel speed sensor');
 
   const dials = page.getByRole('region', { name: 'What if' });
   const snap = dials.getByRole('slider', { name: 'chance that the sensor snaps' });
   await expect(snap).toHaveAttribute('aria-valuetext', /in 100/);
   await expect(dials).toContainText(/from \d+ in 100: refer it to a workshop/);
   await snap.focus();
-  await page.keyboard.press('Home');
-  await expect(snap).toHaveAttribute('aria-valuetext', '0 in 100');
-  await expect(firstWay(page)).toContainText('wheel speed sensor');
+  await page.keyboard.press('End');
+  await expect(snap).not.toHaveAttribute('aria-valuetext', /^\d in 100/);
+  await expect(firstWay(page)).toContainText('refer it to a workshop');
   await expect(page.getByRole('region', { name: 'What matters most' })).toContainText(/leads/);
 
   // What is only tried changes no docket; kept, it does.
   await page.reload();
-  await expect(firstWay(page)).toContainText('refer it to a workshop');
+  await expect(firstWay(page)).toContainText('wheel speed sensor');
   await expect(dials).toContainText(/no flip|from \d+/);
   await snap.focus();
-  await page.keyboard.press('Home');
+  await page.keyboard.press('End');
   await dials.getByRole('button', { name: 'keep on the docket' }).click();
-  await expect(page.getByRole('region', { name: 'This job' })).toContainText('set by hand to 0 in 100');
+  await expect(page.getByRole('region', { name: 'This job' })).toContainText(/set by hand to \d\d+ in 100/);
   const kept = (await (await page.request.get(`/api/dockets/${id}`)).json()) as {
     docket: { options: { seizure: { chance: number } } };
   };
-  expect(kept.docket.options.seizure.chance).toBe(0);
+  expect(kept.docket.options.seizure.chance).toBeGreaterThan(0.5);
 });
 
 test('the page shows the very figures of the server', async ({ page }) => {
@@ -80,7 +83,7 @@ test('the page shows the very figures of the server', async ({ page }) => {
 test('a way is taken with its parts, the others are kept with the reason, and the customer sees no margin', async ({
   page,
 }) => {
-  const id = await compare(page, OLD);
+  const id = await compare(page, `${OLD}, tone ring cracked, sensor smashed`);
   await page.keyboard.press('y');
   await expect(page.getByRole('columnheader', { name: 'Margin' })).toBeVisible();
   await expect(page.getByRole('table')).toContainText(/\d+ % on €/);
@@ -136,5 +139,7 @@ test('a soaking time that is none is told where it stands and not kept; a good o
   await soaked.fill('12');
   await soaked.press('Enter');
   await expect(job.getByRole('alert')).toHaveCount(0);
-  await expect.poll(async () => Number(await snap.getAttribute('aria-valuenow'))).toBeLessThan(before);
+  await expect
+    .poll(async () => Number(await snap.getAttribute('aria-valuenow')), { timeout: 20000 })
+    .toBeLessThan(before);
 });

@@ -26,7 +26,8 @@ test('the whole job by keyboard alone: words, verdict, checks, order, sheet, out
   ).toBeVisible();
   const offers = page.getByRole('region', { name: 'Offers' });
   await expect(offers).toContainText('wheel speed sensor front left');
-  await expect(offers).toContainText('hub assembly front left');
+  // What would hardly ever cure it is no offer.
+  await expect(offers).not.toContainText('hub assembly front left');
   await expect(offers).toContainText('connector repair kit front left');
   const number = (await page.getByRole('heading', { level: 1 }).innerText()).replace(/\D/g, '');
 
