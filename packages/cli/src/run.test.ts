@@ -34,6 +34,25 @@ describe('hardy', () => {
     });
   });
 
+  test('advise knows the catalogue where the vehicle is in it, and does without where it is not', async () => {
+    const advised = async (catalogueId: string) => {
+      const docket = file(
+        'catalogued.json',
+        JSON.stringify({
+          format: 'hardy-spoke/docket',
+          version: 1,
+          vehicle: { catalogueId, buildDate: '2018-05' },
+          codes: [{ code: 'C0037-13' }],
+        }),
+      );
+      return (await run(['advise', docket], NOW)) as {
+        offers: Array<{ lines: Array<{ partNumber: string | null }> }>;
+      };
+    };
+    expect((await advised('mer-tern-16')).offers[0]?.lines[0]?.partNumber).toEqual(expect.any(String));
+    expect((await advised('no-such')).offers[0]?.lines[0]?.partNumber).toBeNull();
+  });
+
   test('fit: candidates by part and wheel end, and what still splits them', async () => {
     const docket = (vehicle: object) =>
       file('fit.json', JSON.stringify({ format: 'hardy-spoke/docket', version: 1, vehicle }));

@@ -147,3 +147,26 @@ describe('how far and where it was driven', () => {
     expect(read('never saw salt')).toMatchObject({ saltExposure: 'none' });
   });
 });
+
+describe('words of danger', () => {
+  test.each([
+    ['pedal goes to the floor since yesterday', 'pedal.soft'],
+    ['brakes are spongy and the abs light is on', 'pedal.soft'],
+    ['the pedal sinks', 'pedal.soft'],
+  ])('%s', (text, symptom) => {
+    expect(readIntake(text, bareIntake('2026-11-25')).symptoms).toContain(symptom);
+  });
+
+  test.each([
+    ['brake fluid low', 'brake.fluid', 'low'],
+    ['losing brake fluid somewhere', 'brake.fluid', 'leaking'],
+    ['caliper leaking rear left', 'brake.fluid', 'leaking'],
+    ['sensor snapped off in the knuckle rear left', 'visual.sensor', 'snapped'],
+    ['plug in pieces front right', 'visual.connector', 'shell-broken'],
+    ['the lamp went out by itself', 'lamps', 'out-by-itself'],
+  ])('%s', (text, check, result) => {
+    expect(readIntake(text, bareIntake('2026-11-25')).checks).toContainEqual(
+      expect.objectContaining({ check, result }),
+    );
+  });
+});

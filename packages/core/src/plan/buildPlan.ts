@@ -132,10 +132,14 @@ export const buildPlan = (
   const refer = solve.cost(solve.start, { kind: 'refer' }, depth) + bearing;
   // Whoever is the workshop has nobody to hand it to: then it is the best of the fixes.
   const away = docket.customer?.kind === 'garage' ? Infinity : refer;
-  const best = outcomes.reduce<FixOutcome | null>(
-    (least, next) => (next.cost < (least?.cost ?? away) ? next : least),
-    null,
+  const cheapest = (from: readonly FixOutcome[], most: number): FixOutcome | null =>
+    from.reduce<FixOutcome | null>((least, next) => (next.cost < (least?.cost ?? most) ? next : least), null);
+  // One who knows the part and wants just that is sold the best of them, whatever a workshop would cost.
+  const wantsPart = (docket.wants ?? []).includes('just-the-part');
+  const parts = outcomes.filter(
+    ({ fix, cures }) => fix.kind === 'part' && cures >= a.get('offer.folded-below'),
   );
+  const best = (wantsPart ? cheapest(parts, Infinity) : null) ?? cheapest(outcomes, away);
   const bestFix = { fix: best?.fix ?? null, cost: best?.cost ?? refer };
   const instead: Choice = best ? { kind: 'fix', fix: best.index } : { kind: 'refer' };
   const standing = setupsStanding(docket, end.wheelEnd);
@@ -153,12 +157,11 @@ export const buildPlan = (
   if (dearest.kind === 'check') {
     worth = bestFix.cost - bearing - value;
     const check = corner.checks[dearest.check]?.check as CheckName;
-    const justThePart = best?.fix.kind === 'part' && (docket.wants ?? []).includes('just-the-part');
     const earned =
       best === null ||
       (worth >= a.get('plan.check-floor') &&
         shareThatHolds(corner, solve, dearest, instead, depth, a) >= a.get('plan.robust.share'));
-    if (!earned || justThePart) {
+    if (!earned || (wantsPart && best?.fix.kind === 'part')) {
       unasked = { check, minutes: minutes(check), saves: earned ? worth : 0 };
       choice = instead;
       worth = 0;
