@@ -108,6 +108,7 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
     filled,
     corner.named,
     (end) => whole.ends.find(({ wheelEnd: each }) => each === end)?.odd ?? 0,
+    a.get('safety.bolts-days'),
   );
   const loose = worstWheel(dangers);
   return {

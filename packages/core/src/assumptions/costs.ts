@@ -1,3 +1,4 @@
+import { BOLTS_SETTLE_DAYS } from '../safety/dangers.ts';
 import { chances, factors, judgement, row, type JudgementTable } from './judgement.ts';
 
 const CURES = 'Chance that this part, fitted well, takes the cause away.';
@@ -95,6 +96,12 @@ export const COSTS: JudgementTable = {
     'times',
     [1, 3],
     'The same repair in another workshop: its rate, its dearer parts.',
+  ),
+  'refer.cures-from': judgement(
+    0.3,
+    'probability',
+    [0.01, 1],
+    'Another workshop does the cheapest repair that cures at least so often.',
   ),
   'refer.wait-days': judgement(2, 'day', [0, 30], 'Days until another workshop has room and is done.'),
   'refer.module': judgement(650, 'money', [0, 20000], 'A controller or pump renewed or repaired elsewhere.'),
@@ -300,6 +307,18 @@ export const COSTS: JudgementTable = {
     'money',
     [0, 500],
     'Two parts that differ by less are a close call, and said to be one.',
+  ),
+  'safety.bolts-days': judgement(
+    BOLTS_SETTLE_DAYS,
+    'days',
+    [1, 120],
+    'Within so long after a wheel was off, loose bolts are the first thing that play means.',
+  ),
+  'verdict.proven': judgement(
+    0.8,
+    'probability',
+    [0.5, 1],
+    'From these odds on a cause is said to be it, and needs no lamp explained first.',
   ),
   'safety.rock-from': judgement(
     0.15,

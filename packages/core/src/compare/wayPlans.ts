@@ -3,7 +3,7 @@ import type { Architecture } from '../diagnosis/architecture.ts';
 import { WORK_AS_DEED, WORK_IN_WORDS } from '../offers/fixes.ts';
 import { fittingAt, outlayOf, type Outlay } from '../offers/outlay.ts';
 import type { BuiltPlan } from '../plan/buildPlan.ts';
-import { isAlone } from '../plan/buildProblem.ts';
+import { isAlone } from '../plan/fixesAt.ts';
 import { partsInWords } from '../plan/planTree.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';

@@ -1,39 +1,17 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import { NORMAL_RESULT } from '../checks/readCheck.ts';
-import type { Architecture } from '../diagnosis/architecture.ts';
-import { checkChance, jointChance, resultsOf } from '../diagnosis/checkTable.ts';
-import { onceEach, type Finding } from '../diagnosis/finding.ts';
-import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
-import { mechanismOf } from '../diagnosis/mechanism.ts';
+import type { Finding } from '../diagnosis/finding.ts';
 import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
-import { cureChance, PAIRS, partsAt, WITH_WORK, workCures, WORKS, type Work } from '../offers/fixes.ts';
+import { cureChance, workCures } from '../offers/fixes.ts';
 import type { Outlay, Risk } from '../offers/outlay.ts';
-import { soundFromStart } from '../offers/partLife.ts';
-import { ratesFor, workHours, type Rates } from '../offers/rates.ts';
-import { jobCost, together, withWork, type JobOutlay } from '../offers/together.ts';
+import { ratesFor } from '../offers/rates.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import type { Fault } from '../vocabulary/faults.ts';
 import type { PartClass } from '../vocabulary/words.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { availableChecks, SETUPS, setupsStanding, type AvailableCheck } from './availableChecks.ts';
-import type { Problem, SolveCheck, SolveFix } from './solve.ts';
-
-/** Parts fitted in one job, the main one first. */
-export interface PartFix {
-  readonly kind: 'part';
-  readonly part: PartClass;
-  readonly with: readonly PartClass[];
-  /** Work without a part done in the same visit. */
-  readonly work: Work | null;
-  readonly outlays: readonly Outlay[];
-  readonly job: JobOutlay;
-  /** Expected cost of doing it; a hub has the bearing it spares taken off. */
-  readonly mean: number;
-}
-/** Whether a fix is one part and nothing else. */
-export const isAlone = (fix: Fix): fix is PartFix =>
-  fix.kind === 'part' && fix.with.length === 0 && fix.work === null;
-export type Fix = PartFix | { kind: 'work'; work: Work; cost: number };
+import { checkAsSolved } from './checkAsSolved.ts';
+import { fixesAt, isAlone, takesAway, type Fix, type PartFix } from './fixesAt.ts';
+import { referCosts } from './referCosts.ts';
+import type { Problem, SolveFix } from './solve.ts';
 
 /** The decision at one wheel end as the solver takes it, with what its numbers stand for. */
 export interface CornerProblem {
@@ -51,36 +29,6 @@ export interface CornerProblem {
 const keyOf = (b: Pick<Belief, 'architecture' | 'state' | 'shared'>): string =>
   `${JSON.stringify(b.architecture)}|${[...b.state].sort().join('+')}|${b.shared.join('+')}`;
 
-/** Chance that doing `fix` takes `fault` away, in a vehicle built so; a part bad from the box takes nothing away. */
-const takesAway = (
-  fix: Fix,
-  fault: Fault,
-  end: WheelEnd,
-  architecture: Architecture,
-  a: Assumptions,
-): number => {
-  if (fix.kind === 'work') return workCures(fix.work, fault, a);
-  const exist = partsAt(end, architecture);
-  const left = fix.outlays.reduce(
-    (stays, { part, chosen }) =>
-      exist.includes(part)
-        ? stays *
-          (1 -
-            Math.min(1, cureChance(part, fault, architecture, a) * soundFromStart(chosen?.tier ?? null, a)))
-        : stays,
-    fix.work ? 1 - workCures(fix.work, fault, a) : 1,
-  );
-  return 1 - left;
-};
-
-const worksCost = (work: Work, docket: Docket, rates: Rates, a: Assumptions): number => {
-  // Cleared already, and it stayed away: nothing is left to do.
-  const cleared =
-    work === 'none-present' &&
-    (docket.checks ?? []).some((check) => check.check === 'clear-and-drive' && check.result === 'stays-away');
-  return cleared ? 0 : workHours(work, rates, a) * rates.labour + a.get(`work.extra.${work}`);
-};
-
 /** Every outcome of trying to take each fault away, as what remains with its chance. */
 const remains = (
   faults: readonly Fault[],
@@ -96,124 +44,6 @@ const remains = (
     },
     [{ left: [], p: 1 }],
   );
-
-/**
- * A check as the solver takes it. A result that repeats what is known (a dead signal after a code of an open circuit)
- * could be foretold to be abnormal: its chance to be so is damped as the posterior will damp it, and each state's
- * results are brought to a sum of one again.
- */
-const checkOf = (
-  entry: AvailableCheck,
-  states: readonly Belief[],
-  cost: number,
-  known: ReadonlySet<string>,
-  a: Assumptions,
-): Omit<SolveCheck, 'needs'> => {
-  const normal = NORMAL_RESULT[entry.table];
-  const results = resultsOf(entry.table);
-  const sound = onceEach((fault) => checkChance(entry.table, normal ?? '', fault, a));
-  const power = a.get('correlation.repeat') - 1;
-  const chances = results.map((result) => {
-    const finding: Finding = {
-      path: '',
-      label: '',
-      wheelEnd: null,
-      mechanism: entry.table,
-      kind: 'check',
-      seen: onceEach((fault) => checkChance(entry.table, result, fault, a)),
-      normal: sound,
-      isNormal: result === normal,
-      jointly: (faults, which) =>
-        jointChance(entry.table, which === 'seen' ? result : (normal ?? result), faults, a),
-    };
-    const repeats = result !== normal && known.has(mechanismOf(entry.check, result));
-    return states.map((b) => {
-      const faults = [...b.state, ...b.shared];
-      const chance = likelihood(finding, faults, b.architecture);
-      return repeats
-        ? chance * Math.max(1e-9, 1 - soundChance(finding, faults, b.architecture)) ** power
-        : chance;
-    });
-  });
-  const totals = states.map((_, s) => chances.reduce((sum, row) => sum + (row[s] ?? 0), 0));
-  return {
-    id: entry.check,
-    cost,
-    setup: entry.setup === null ? null : SETUPS.indexOf(entry.setup),
-    results: results.map((id, r) => ({
-      id,
-      chance: (chances[r] ?? []).map((p, s) => p / (totals[s] ?? 1)),
-    })),
-  };
-};
-
-const partFixes = (outlays: readonly Outlay[], rates: Rates, a: Assumptions): PartFix[] => {
-  const overlap = a.get('overlap.same-wheel');
-  const fixOf = (parts: readonly Outlay[], work: Work | null = null): PartFix => {
-    const fitted = together(parts, overlap, rates);
-    const job = work
-      ? withWork(fitted, workHours(work, rates, a), a.get(`work.extra.${work}`), overlap, rates)
-      : fitted;
-    const [main] = parts as [Outlay];
-    return {
-      kind: 'part',
-      part: main.part,
-      with: parts.slice(1).map(({ part }) => part),
-      work,
-      outlays: parts,
-      job,
-      mean: jobCost(job) - parts.reduce((sum, { spared }) => sum + spared.chance * spared.cost, 0),
-    };
-  };
-  const outlayOf = (part: PartClass) => outlays.find((outlay) => outlay.part === part);
-  return [
-    ...outlays.map((outlay) => fixOf([outlay])),
-    ...PAIRS.flatMap(([one, other]) => {
-      const [first, second] = [outlayOf(one), outlayOf(other)];
-      return first && second ? [fixOf([first, second])] : [];
-    }),
-    ...WITH_WORK.flatMap(([part, work]) => {
-      const outlay = outlayOf(part);
-      return outlay ? [fixOf([outlay], work)] : [];
-    }),
-  ];
-};
-
-/**
- * What handing it to another workshop costs in each state: its diagnosis (less of it the more is known), then the same
- * repair at its rate and tier, by its chance of curing, and the days it stands. Where the customer is the workshop there
- * is no other: it is more diagnosis on the own lift, and no dearer repair.
- */
-const referCosts = (
-  docket: Docket,
-  states: readonly Belief[],
-  fixes: readonly Fix[],
-  moves: readonly SolveFix['moves'][],
-  rates: Rates,
-  a: Assumptions,
-): number[] => {
-  const own = docket.customer?.kind === 'garage';
-  const byFault = new Map<string, number>();
-  for (const b of states) {
-    const key = [...b.state, ...b.shared].sort().join('+');
-    byFault.set(key, (byFault.get(key) ?? 0) + b.p);
-  }
-  const known = Math.max(0, ...byFault.values());
-  const hours = known * a.get('refer.hours-known') + (1 - known) * a.get('refer.hours-unknown');
-  const diagnosis = hours * rates.workshop * (1 + rates.tax);
-  const dearer = own ? 1 : a.get('refer.tier');
-  const idle = own ? 0 : a.get('refer.wait-days') * rates.idleDay;
-  const elsewhere = a.get('refer.elsewhere');
-  return states.map((b, s) => {
-    const repair = fixes.reduce((least, fix, f) => {
-      const cures = (moves[f]?.[s] ?? []).reduce((sum, { to, chance }) => (to < 0 ? sum + chance : sum), 0);
-      const cost = fix.kind === 'part' ? fix.mean : fix.cost;
-      return cures >= 0.3 ? Math.min(least, (cost * dearer) / cures) : least;
-    }, Infinity);
-    const module = b.shared.includes('module') ? a.get('refer.module') : 0;
-    return diagnosis + idle + module + (Number.isFinite(repair) ? repair : module > 0 ? 0 : elsewhere);
-  });
-};
 
 /**
  * The decision at one wheel end: what may be wrong (rare states left out), the checks that can be made, the parts and
@@ -248,10 +78,7 @@ export const buildProblem = (
     states[i] = { ...b, p: (states[i]?.p ?? 0) + b.p / total };
   }
 
-  const possible: Fix[] = [
-    ...partFixes(outlays, rates, a),
-    ...WORKS.map((work): Fix => ({ kind: 'work', work, cost: worksCost(work, docket, rates, a) })),
-  ];
+  const possible = fixesAt(docket, outlays, rates, a);
   /** Chance that a fix cures all of it now, and of any one fault there is. */
   const curesOf = (fix: Fix, any: boolean): number =>
     states.reduce((sum, b) => {
@@ -336,7 +163,7 @@ export const buildProblem = (
         moves: moves[f] ?? [],
       })),
       checks: checks.map((entry) => ({
-        ...checkOf(
+        ...checkAsSolved(
           entry,
           states,
           a.get(`check.minutes.${entry.check}`) * perMinute +

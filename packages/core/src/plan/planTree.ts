@@ -5,7 +5,7 @@ import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CornerProblem } from './buildProblem.ts';
 import { CHECK_GUIDES } from './checkGuide.ts';
-import type { Fix } from './buildProblem.ts';
+import type { Fix } from './fixesAt.ts';
 import type { Choice, Situation, Solver } from './solve.ts';
 
 /** Branches rarer than this are left out of the picture: nobody reads them to a customer. */

@@ -243,7 +243,7 @@ export const playJob = (
           outlay: () => truth.get(`work.${work}`) * rates.labour + truth.get(`work.extra.${work}`),
         }));
         const costs = [...byParts, ...works].flatMap(({ cures, outlay }) =>
-          cures >= 0.3 ? [outlay() / cures] : [],
+          cures >= prices.get('refer.cures-from') ? [outlay() / cures] : [],
         );
         cost += Math.min(prices.get('refer.elsewhere') * 2, ...costs) * prices.get('refer.tier');
       }

@@ -26,8 +26,8 @@ export interface Dangers {
 }
 
 const PLAY = ['none', 'slight', 'clear'] as const;
-/** Days in which wheel bolts work loose after a wheel was off. A safety rule, not a setting. */
-const BOLTS_SETTLE_DAYS = 30;
+/** Days in which wheel bolts work loose after a wheel was off, where the shop has set none. */
+export const BOLTS_SETTLE_DAYS = 30;
 const WHEEL_OFF: ReadonlySet<string> = new Set([
   'tyre-replaced',
   'brake-work',
@@ -44,12 +44,14 @@ const severity = ({ play, growl }: UnsafeWheel): number => PLAY.indexOf(play) * 
  * wheel with both. The worst reading of a wheel counts, however often it was read again.
  *
  * @param corner the corner the customer names: a reading without a wheel is of that
+ * @param boltsDays days after a wheel was off in which loose bolts come first
  * @param oddOf how likely a fault is at a wheel end, to tell equally bad ones apart
  */
 export const dangersOf = (
   docket: Docket,
   corner: WheelEnd | null = docket.wheelEnd ?? null,
   oddOf: (end: WheelEnd) => number = () => 0,
+  boltsDays: number = BOLTS_SETTLE_DAYS,
 ): Dangers => {
   const found = new Map<WheelEnd | null, { play: 'none' | 'slight' | 'clear'; growl: boolean }>();
   for (const check of docket.checks ?? []) {
@@ -76,7 +78,7 @@ export const dangersOf = (
           WHEEL_OFF.has(event.event) &&
           (event.wheelEnd ?? wheelEnd) === wheelEnd &&
           event.daysAgo != null &&
-          event.daysAgo <= BOLTS_SETTLE_DAYS,
+          event.daysAgo <= boltsDays,
       ),
     }))
     .filter(({ wheelEnd, play, growl }) =>

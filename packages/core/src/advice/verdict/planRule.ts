@@ -1,7 +1,7 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import { WORK_IN_WORDS } from '../../offers/fixes.ts';
 import type { BuiltPlan, FixOutcome } from '../../plan/buildPlan.ts';
-import { isAlone, type Fix, type PartFix } from '../../plan/buildProblem.ts';
+import { isAlone, type Fix, type PartFix } from '../../plan/fixesAt.ts';
 import { fixInWords, partsInWords } from '../../plan/planTree.ts';
 import { complaintsNow } from '../../vocabulary/complaints.ts';
 import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';

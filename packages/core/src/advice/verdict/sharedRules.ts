@@ -2,7 +2,7 @@ import { WORK_IN_WORDS } from '../../offers/fixes.ts';
 import { complaintsNow } from '../../vocabulary/complaints.ts';
 import { chanceInWords } from '../../vocabulary/inWords.ts';
 import { BETTER_THAN_EVEN } from '../corner.ts';
-import { PROVEN, type Rule, stepFor, verdict } from './situation.ts';
+import { type Rule, stepFor, verdict } from './situation.ts';
 
 export const supplyFirst: Rule = {
   name: 'the supply',
@@ -51,7 +51,7 @@ export const controllerFailed: Rule = {
             wheelEnd: null,
             cause: 'module',
             sentence:
-              s.shared.module >= PROVEN
+              s.shared.module >= s.a.get('verdict.proven')
                 ? 'No part from the shelf: the brake controller itself has failed. Have it tested and repaired or renewed by a workshop.'
                 : 'No part from the shelf: the brake controller, or what feeds it, is the likeliest. Have it tested by a workshop before anything is renewed.',
             because: [
@@ -75,7 +75,7 @@ export const brakeLamp: Rule = {
   says: (s) => {
     const lit = complaintsNow(s.docket).includes('lamp.brake');
     const looked = (s.docket.checks ?? []).some((check) => check.check === 'brake.fluid');
-    const proven = s.wheelEnd !== null && (s.causes[0]?.probability ?? 0) >= PROVEN;
+    const proven = s.wheelEnd !== null && (s.causes[0]?.probability ?? 0) >= s.a.get('verdict.proven');
     if (!lit || looked || proven || s.codes.some((code) => code.role === 'root')) return null;
     return {
       verdict: verdict(s, {

@@ -1,7 +1,7 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import type { BuiltPlan, FixOutcome } from '../../plan/buildPlan.ts';
-import { isAlone } from '../../plan/buildProblem.ts';
+import { isAlone } from '../../plan/fixesAt.ts';
 import { CHECK_GUIDES } from '../../plan/checkGuide.ts';
 import type { Dangers } from '../../safety/dangers.ts';
 import type { PlanNode, RankedCause, Verdict } from '../../vocabulary/advice.ts';
@@ -42,9 +42,6 @@ export interface Rule {
   /** What it says, or null where it does not apply. */
   readonly says: (s: Situation) => Said | null;
 }
-
-/** From these odds on a cause needs no lamp to be explained first. */
-export const PROVEN = 0.8;
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 export const tens = (amount: number): number => Math.max(10, Math.round(amount / 10) * 10);

@@ -1,0 +1,59 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import { NORMAL_RESULT } from '../checks/readCheck.ts';
+import { checkChance, jointChance, resultsOf } from '../diagnosis/checkTable.ts';
+import { onceEach, type Finding } from '../diagnosis/finding.ts';
+import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
+import { mechanismOf } from '../diagnosis/mechanism.ts';
+import type { Belief } from '../diagnosis/posterior.ts';
+import { SETUPS, type AvailableCheck } from './availableChecks.ts';
+import type { SolveCheck } from './solve.ts';
+
+/**
+ * A check as the solver takes it. A result that repeats what is known (a dead signal after a code of an open circuit)
+ * could be foretold to be abnormal: its chance to be so is damped as the posterior will damp it, and each state's
+ * results are brought to a sum of one again.
+ */
+export const checkAsSolved = (
+  entry: AvailableCheck,
+  states: readonly Belief[],
+  cost: number,
+  known: ReadonlySet<string>,
+  a: Assumptions,
+): Omit<SolveCheck, 'needs'> => {
+  const normal = NORMAL_RESULT[entry.table];
+  const results = resultsOf(entry.table);
+  const sound = onceEach((fault) => checkChance(entry.table, normal ?? '', fault, a));
+  const power = a.get('correlation.repeat') - 1;
+  const chances = results.map((result) => {
+    const finding: Finding = {
+      path: '',
+      label: '',
+      wheelEnd: null,
+      mechanism: entry.table,
+      kind: 'check',
+      seen: onceEach((fault) => checkChance(entry.table, result, fault, a)),
+      normal: sound,
+      isNormal: result === normal,
+      jointly: (faults, which) =>
+        jointChance(entry.table, which === 'seen' ? result : (normal ?? result), faults, a),
+    };
+    const repeats = result !== normal && known.has(mechanismOf(entry.check, result));
+    return states.map((b) => {
+      const faults = [...b.state, ...b.shared];
+      const chance = likelihood(finding, faults, b.architecture);
+      return repeats
+        ? chance * Math.max(1e-9, 1 - soundChance(finding, faults, b.architecture)) ** power
+        : chance;
+    });
+  });
+  const totals = states.map((_, s) => chances.reduce((sum, row) => sum + (row[s] ?? 0), 0));
+  return {
+    id: entry.check,
+    cost,
+    setup: entry.setup === null ? null : SETUPS.indexOf(entry.setup),
+    results: results.map((id, r) => ({
+      id,
+      chance: (chances[r] ?? []).map((p, s) => p / (totals[s] ?? 1)),
+    })),
+  };
+};
