@@ -145,7 +145,11 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
       work: way.work,
       cures: way.cures,
       folded: way.cures < d.a.get('offer.folded-below') && !(unsafe && part === 'hub-assembly'),
-      price: way.lines[0]?.unitPrice ?? way.price,
+      // Of several parts, or with work beside them, all that is bought; of one the price of that.
+      price:
+        also.length > 0 || way.work
+          ? (way.costs.find(({ kind }) => kind === 'parts')?.amount ?? way.price)
+          : (way.lines[0]?.unitPrice ?? way.price),
       labourHours: way.labourHours,
       allIn: way.allIn,
       costs: way.costs,

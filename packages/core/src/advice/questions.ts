@@ -169,6 +169,7 @@ export const questionsFor = ({
           : 'Which wheel, as seated facing forward?',
       because:
         conflict?.because ??
+        (unsafeUnnamed ? 'a wheel that is loose can come off' : null) ??
         (echoesOnly
           ? 'the codes are echoes of the brake controller in other modules; the root code is not among them'
           : 'nothing so far tells the corner, and every part is for one corner'),

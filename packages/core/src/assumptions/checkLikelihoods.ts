@@ -82,8 +82,8 @@ export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = {
   'visual.sensor': {
     nothing: {
       sound: 0.846,
-      broken: 0.001,
-      corroded: 0.09,
+      broken: 0.0005,
+      corroded: 0.0905,
       rubbed: 0.01,
       'metal-on-tip': 0.03,
       loose: 0.008,
@@ -134,12 +134,12 @@ export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = {
         'A swollen ring grinds the tip.',
         {
           sound: 0.7,
-          broken: 0.006,
+          broken: 0.0006,
           corroded: 0.12,
           rubbed: 0.12,
           'metal-on-tip': 0.03,
           loose: 0.008,
-          'lead-damaged': 0.0155,
+          'lead-damaged': 0.0209,
           snapped: 0.0005,
         },
       ],
@@ -147,12 +147,12 @@ export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = {
         'Play lets the target touch the tip.',
         {
           sound: 0.74,
-          broken: 0.008,
+          broken: 0.0006,
           corroded: 0.1,
           rubbed: 0.1,
           'metal-on-tip': 0.025,
           loose: 0.01,
-          'lead-damaged': 0.0165,
+          'lead-damaged': 0.0239,
           snapped: 0.0005,
         },
       ],
@@ -174,8 +174,8 @@ export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = {
       'ring+sensor': [
         'Rust jacking: a swollen ring grinds the tip until the sensor is bad too.',
         {
-          sound: 0.2,
-          broken: 0.1,
+          sound: 0.14,
+          broken: 0.16,
           corroded: 0.1,
           rubbed: 0.5,
           'metal-on-tip': 0.02,

@@ -128,7 +128,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
           />
           {(docket.codes ?? []).length > 0 && (
             <EditableField
-              label="Cleared since"
+              label="Cleared"
               value={docket.codesCleared == null ? null : docket.codesCleared ? 'yes' : 'no'}
               options={['yes', 'no']}
               onChange={(value) =>

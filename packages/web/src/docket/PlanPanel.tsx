@@ -23,7 +23,9 @@ function Step({ node, currency, depth }: { node: PlanNode; currency: string; dep
               : '\u00D7'}
       </span>
       <span className={depth === 0 ? 'plan-now' : ''}>{node.label}</span>
-      <span className="soft nowrap"> {money(node.expectedCost, currency)} to come</span>
+      {node.expectedCost > 0 && (
+        <span className="soft nowrap"> {money(node.expectedCost, currency)} to come</span>
+      )}
       {node.then.length > 0 && (
         <ul>
           {node.then.map((branch) => (

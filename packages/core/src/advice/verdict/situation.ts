@@ -2,7 +2,6 @@ import type { Assumptions } from '../../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import type { BuiltPlan, FixOutcome } from '../../plan/buildPlan.ts';
 import { isAlone } from '../../plan/fixesAt.ts';
-import { CHECK_GUIDES } from '../../plan/checkGuide.ts';
 import type { Dangers } from '../../safety/dangers.ts';
 import type { PlanNode, RankedCause, Verdict } from '../../vocabulary/advice.ts';
 import type { CheckName } from '../../vocabulary/check.ts';
@@ -57,6 +56,7 @@ export const wordedCauses = ({ causes, names }: Situation, at: WheelEnd | null):
     )
     .join('; ');
 
+/** A step that a rule asks for, outside any plan: what follows is planned when its result is known. */
 export const stepFor = (check: CheckName, wheelEnd: WheelEnd | null): PlanNode => ({
   do: 'check',
   check,
@@ -64,11 +64,7 @@ export const stepFor = (check: CheckName, wheelEnd: WheelEnd | null): PlanNode =
   label: CHECK_IN_WORDS[check],
   chance: 1,
   expectedCost: 0,
-  then: Object.entries(CHECK_GUIDES[check].means).map(([when]) => ({
-    when: when.replace(/-/g, ' '),
-    chance: 0,
-    next: null,
-  })),
+  then: [],
 });
 
 export const verdict = (
