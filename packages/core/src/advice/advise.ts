@@ -8,6 +8,9 @@ import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { cautionsFor } from '../handover/cautionsFor.ts';
 import { handOverForAll } from '../handover/handOver.ts';
 import { partsAt } from '../offers/fixes.ts';
+import { ratesFor } from '../offers/rates.ts';
+import { askWorth } from '../plan/askWorth.ts';
+import { moneyInWords } from '../vocabulary/money.ts';
 import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import { causeOf, kindOf } from '../vocabulary/faults.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
@@ -313,6 +316,8 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
         tyreChance,
         supplyChance: shared.supply,
         twoReadings: codes.find((code) => code.readings.length > 0) ?? null,
+        worthOf: (field) => (main ? askWorth(main.plan, field, ratesFor(filled, a).labour / 60, a) : 0),
+        money: (amount) => moneyInWords(amount, knowledge.currency),
         a,
       }),
     ],

@@ -115,6 +115,9 @@ export interface Asked {
   readonly tyreChance: number;
   readonly supplyChance: number;
   readonly twoReadings: UnderstoodCode | null;
+  /** What knowing a field of the build saves on this job. */
+  readonly worthOf: (field: keyof Architecture) => number;
+  readonly money: (amount: number) => string;
   readonly a: Assumptions;
 }
 
@@ -134,6 +137,8 @@ export const questionsFor = ({
   tyreChance,
   supplyChance,
   twoReadings,
+  worthOf,
+  money,
   a,
 }: Asked): Question[] => {
   const openFrom = a.get('question.open-from');
@@ -191,11 +196,27 @@ export const questionsFor = ({
       answers: [],
     });
   if (end && group)
-    for (const { about, ask, answers } of ARCHITECTURE_QUESTIONS) {
-      const known = group.known[about];
-      if (known == null && group.options.length > 1 && partsDifferBy(about, group, end, openFrom))
-        out.push({ about, ask, answers, because: 'the parts that exist for this corner depend on it' });
-    }
+    out.push(
+      ...ARCHITECTURE_QUESTIONS.filter(
+        ({ about }) =>
+          group.known[about] == null &&
+          group.options.length > 1 &&
+          partsDifferBy(about, group, end, openFrom),
+      )
+        .map(({ about, ask, answers }) => ({ about, ask, answers, worth: worthOf(about) }))
+        // What saves most is asked first.
+        .sort((x, y) => y.worth - x.worth)
+        .map(({ about, ask, answers, worth }) => ({
+          about,
+          ask,
+          answers,
+          because: `the parts that exist for this corner depend on it${
+            worth >= a.get('plan.tie')
+              ? `; asking takes ${a.get('ask.minutes')} minutes and is worth about ${money(worth)}`
+              : ''
+          }`,
+        })),
+    );
   if (tyreChance >= openFrom && Object.keys(vehicle.tyres ?? {}).length < 2)
     out.push({
       about: 'tyres',

@@ -207,6 +207,7 @@ export const COSTS: JudgementTable = {
       reader: 4,
     },
   ),
+  'ask.minutes': judgement(2, 'min', [0, 60], 'Asking how it is built, or looking it up.'),
   'check.setup-lost': judgement(
     0.4,
     'share',

@@ -227,3 +227,23 @@ describe('what is sold', () => {
     expect(JSON.stringify(advice.plan)).not.toMatch(/battery/);
   });
 });
+
+describe('what is asked of the build', () => {
+  test('what saves most is asked first, with what it is worth; nothing is asked of what is known', () => {
+    const unknown: Docket = {
+      format: 'hardy-spoke/docket',
+      version: 1,
+      codes: [code('C0037-2F')],
+      symptoms: ['lamp.abs'],
+    };
+    const asked = told(unknown).questions.filter(({ about }) =>
+      ['sensor', 'mounting', 'target', 'ringSoldAlone'].includes(about),
+    );
+    expect(asked.length).toBeGreaterThan(1);
+    const worth = asked.map(({ because }) => Number(/worth about \D*(\d+)/.exec(because)?.[1] ?? 0));
+    expect(worth[0]).toBeGreaterThan(0);
+    expect([...worth].sort((x, y) => y - x)).toEqual(worth);
+    const known = told(docket({ codes: [code('C0037-2F')] }));
+    expect(known.questions.map(({ about }) => about)).not.toContain('target');
+  });
+});

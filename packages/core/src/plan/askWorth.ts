@@ -1,0 +1,35 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Architecture } from '../diagnosis/architecture.ts';
+import type { BuiltPlan } from './buildPlan.ts';
+
+/**
+ * What asking how a wheel end is built, or looking it up, saves on this job: the plan's cost now, less the mean of what it
+ * costs knowing each answer, less the minutes of asking. Money; not below zero. Zero where nothing is open.
+ */
+export const askWorth = (
+  { corner, solve, depth }: BuiltPlan,
+  field: keyof Architecture,
+  perMinute: number,
+  a: Assumptions,
+): number => {
+  const byValue = new Map<string, number[]>();
+  corner.problem.belief.forEach((p, s) => {
+    const value = String(corner.states[s]?.architecture[field]);
+    const belief = byValue.get(value) ?? new Array<number>(corner.problem.belief.length).fill(0);
+    belief[s] = p;
+    byValue.set(value, belief);
+  });
+  if (byValue.size < 2) return 0;
+  const now = solve.best(solve.start, depth).value;
+  const knowing = [...byValue].reduce((sum, [value, belief]) => {
+    const chance = belief.reduce((total, p) => total + p, 0);
+    if (chance <= 0) return sum;
+    const told = {
+      ...solve.start,
+      belief: belief.map((p) => p / chance),
+      key: `ask ${field} ${value}`,
+    };
+    return sum + chance * solve.best(told, depth).value;
+  }, 0);
+  return Math.max(0, now - knowing - a.get('ask.minutes') * perMinute);
+};
