@@ -21,7 +21,7 @@ export interface AvailableCheck {
 }
 
 /** Checks that need the vehicle driven or rolled. */
-export const DRIVEN: ReadonlySet<CheckName> = new Set<CheckName>(['live', 'clear-and-drive']);
+const DRIVEN: ReadonlySet<CheckName> = new Set<CheckName>(['live', 'clear-and-drive']);
 
 const SETUP_OF: Readonly<Partial<Record<CheckName, Setup>>> = {
   'visual.ring': 'wheel',

@@ -49,7 +49,7 @@ export interface BuiltPlan {
   readonly depth: number;
   /** The fix that would be best if no check could be made, and its expected cost; null: refer. */
   readonly bestFix: { readonly fix: Fix | null; readonly cost: number };
-  /** What a customer who looks no further had best do: the fix, its set-up minutes and what it costs. */
+  /** Minutes a check takes here, its set-up included where it is not standing. */
   minutes(check: CheckName): number;
   /** Findings that would turn the best fix into another, likeliest first. Looked for when asked: it takes its time. */
   flips(): readonly Flip[];

@@ -32,9 +32,6 @@ const CAUSE_OF: Readonly<Partial<Record<Fault, Cause>>> = {
 /** The contract's word for a fault. */
 export const causeOf = (fault: Fault): Cause => CAUSE_OF[fault] ?? (fault as Cause);
 
-/** The faults a contract word covers. */
-export const faultsOf = (cause: Cause): Fault[] => FAULTS.filter((fault) => causeOf(fault) === cause);
-
 /** Which of a wrong part it is, where the fault is one. */
 export const kindOf = (fault: Fault): 'sensor' | 'target' | null =>
   fault === 'wrong-sensor' ? 'sensor' : fault === 'wrong-target' ? 'target' : null;

@@ -61,7 +61,7 @@ export const codeFinding = (
  * Whether the brake controller was read, so that a wheel it does not name counts as silent: it was named as read, or a
  * wheel-speed code came out of it. Null or an engine-only reader: it cannot be known.
  */
-export const brakeControllerRead = (docket: Docket, codes: readonly UnderstoodCode[]): boolean => {
+const brakeControllerRead = (docket: Docket, codes: readonly UnderstoodCode[]): boolean => {
   if (docket.reader === 'engine' || docket.reader === 'none') return false;
   if ((docket.modulesRead ?? []).some((module) => isBrakeController(module) === true)) return true;
   return codes.some(
