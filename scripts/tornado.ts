@@ -55,7 +55,7 @@ const turnsOf = (key: string, which: readonly number[]): [number, number] => {
 const all = dockets.map((_, i) => i);
 /** Every number is tried on a sample of its own first; the ones that turn most there, on all. */
 const SAMPLE = 4;
-const FULL = 25;
+const FULL = 15;
 
 const tried = Object.keys(DEFAULT_ASSUMPTIONS)
   .filter((key) => !BESIDE.test(key))
