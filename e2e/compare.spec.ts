@@ -83,7 +83,7 @@ test('the page shows the very figures of the server', async ({ page }) => {
 test('a way is taken with its parts, the others are kept with the reason, and the customer sees no margin', async ({
   page,
 }) => {
-  const id = await compare(page, `${OLD}, tone ring cracked, sensor smashed`);
+  const id = await compare(page, `${OLD}, tone ring cracked, sensor tip rubbed`);
   await page.keyboard.press('y');
   await expect(page.getByRole('columnheader', { name: 'Margin' })).toBeVisible();
   await expect(page.getByRole('table')).toContainText(/\d+ % on €/);

@@ -27,15 +27,14 @@ const AGES = [
   ['old and salted', { buildDate: '2006', saltExposure: 'high' }, 0.05],
 ] as const;
 
-const proven = (build: keyof typeof BUILDS, type: string, look: object, vehicle: object): Docket =>
-  ({
-    format: 'hardy-spoke/docket',
-    version: 1,
-    vehicle: { axles: 2, ...vehicle, wheelEnds: { A1: BUILDS[build], A2: BUILDS[build] } },
-    codes: [{ module: 'ABS', code: `C0037${type}`, status: 'active' }],
-    symptoms: ['lamp.abs'],
-    checks: [{ wheelEnd: 'A2L', ...look } as Check],
-  }) as Docket;
+const proven = (build: keyof typeof BUILDS, type: string, look: object, vehicle: object): Docket => ({
+  format: 'hardy-spoke/docket',
+  version: 1,
+  vehicle: { axles: 2, ...vehicle, wheelEnds: { A1: BUILDS[build], A2: BUILDS[build] } },
+  codes: [{ module: 'ABS', code: `C0037${type}`, status: 'active' }],
+  symptoms: ['lamp.abs'],
+  checks: [{ wheelEnd: 'A2L', ...look } as Check],
+});
 
 describe.each(AGES)('once a cause is proven, on a vehicle that is %s', (_, vehicle, most) => {
   test('the other wheels are sound', () => {
