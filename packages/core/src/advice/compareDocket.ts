@@ -72,7 +72,8 @@ const wayOfPlan = (plan: BuiltPlan, model: CompareModel): string | null => {
   if (fix.kind === 'work') return `work:${fix.work}`;
   return (
     model.ways.find(
-      ({ parts }) =>
+      ({ parts, work }) =>
+        (work !== null) === (fix.work !== null) &&
         parts.length === fix.outlays.length &&
         parts.every(
           ({ part, wheelEnd, partNumber }, i) =>
