@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { DocketCode, DocketVehicle, HistoryEvent } from './docket.ts';
+import { DocketCode, DocketSymptom, DocketVehicle, HistoryEvent, Reader } from './docket.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { WheelEnd } from './wheelEnd.ts';
-import { PositionNeed, Symptom } from './words.ts';
+import { PositionNeed } from './words.ts';
 
 export const PositionRole = z.enum(['corner', 'past', 'denied']);
 
@@ -49,11 +49,18 @@ export const IntakeReading = z.object({
   positions: z.array(ReadPosition),
   conflicts: z.array(PositionConflict),
   codes: z.array(DocketCode),
-  symptoms: z.array(Symptom),
+  symptoms: z.array(DocketSymptom),
   history: z.array(HistoryEvent),
   checks: z.array(Check),
   tyres: TyreSizes,
   vehicle: DocketVehicle,
+  /** How far the reader at hand reaches, where that was said. */
+  reader: Reader.nullish(),
+  /** What the customer wants, in the docket's words. */
+  wants: z.array(z.string()).nullish(),
+  codesCleared: z.boolean().nullish(),
+  /** What was heard but cannot be placed or is doubtful, once each, with the words it came from. */
+  asks: z.array(z.object({ about: z.string(), ask: z.string(), words: z.string() })).nullish(),
   leftOver: z.array(z.string()),
   chips: z.array(Chip),
   notes: z.array(z.string()),

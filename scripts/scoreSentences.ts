@@ -1,0 +1,38 @@
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { VEHICLES } from '../packages/core/src/catalogueFiles/tables.ts';
+import {
+  contextFor,
+  hear,
+  isRight,
+  parseSentences,
+} from '../packages/core/src/intake/tests/labelledSentences.ts';
+import type { CatalogueVehicle, FleetVehicle } from '../packages/core/src/vocabulary/catalogue.ts';
+
+/* Scores labelled sentences: `npm run score-sentences -- open [--quiet]`. */
+const root = new URL('..', import.meta.url).pathname;
+const csv = (file: string) =>
+  Papa.parse<Record<string, string>>(readFileSync(`${root}demo/${file}`, 'utf8'), {
+    header: true,
+    skipEmptyLines: true,
+  }).data;
+const vehicles = csv('vehicles.csv').map((row, i) => VEHICLES.read(row) as CatalogueVehicle);
+const fleet = csv('fleet.csv').map(
+  (row) =>
+    ({ ...row, plate: row.plate || null, vin: row.vin || null, distanceKm: 1 }) as unknown as FleetVehicle,
+);
+
+const [name = 'open', quiet] = process.argv.slice(2);
+const sentences = parseSentences(
+  readFileSync(`${root}packages/core/src/intake/tests/sentences/${name}.txt`, 'utf8'),
+);
+const heard = sentences.map((sentence) => hear(sentence, contextFor(sentence.context, { vehicles, fleet })));
+if (quiet !== '--quiet')
+  for (const h of heard.filter((h) => !isRight(h)))
+    console.log(
+      `${h.wrongWheel ? 'WHEEL ' : ''}${h.turned ? 'TURNED ' : ''}${h.dangerLost ? 'DANGER ' : ''}${h.sentence.words.replace(/\n/g, '\\n')}\n    missing: ${h.missing.join('; ')}\n    extra:   ${h.extra.join('; ')}`,
+    );
+const right = heard.filter(isRight).length;
+console.log(
+  `${name}: ${right} of ${heard.length} right (${((100 * right) / heard.length).toFixed(1)} %), wrong wheel ${heard.filter((h) => h.wrongWheel).length}, turned round ${heard.filter((h) => h.turned).length}, danger lost ${heard.filter((h) => h.dangerLost).length}, something added ${heard.filter((h) => h.extra.length > 0).length}`,
+);
