@@ -1,14 +1,84 @@
 import type { Token } from '../text/tokens.ts';
+import { allBefore } from './choices.ts';
 import { between, canJoin, type Phrase } from './phrase.ts';
-import { FILLERS, NOT_A_POSITION, POSITION_LEXICON } from './positionLexicon.ts';
+import {
+  FILLERS,
+  NOT_A_POSITION,
+  OTHER_PLACES,
+  PARTS_WITH_A_BACK,
+  POSITION_LEXICON,
+  type Element,
+} from './positionLexicon.ts';
 import type { Span } from './roles.ts';
 
-/** "Right, what do you want": a word to begin with, not a side. */
-const saysRightThen = (tokens: readonly Token[], i: number): boolean =>
-  tokens[i]?.norm === 'right' &&
-  (i === 0 || /^[.;!?\n]$/.test(tokens[i - 1]?.norm ?? '')) &&
-  (tokens[i + 1]?.norm === ',' || tokens[i + 1]?.norm === 'then') &&
-  !POSITION_LEXICON.at(tokens, i + 2);
+const NOWHERE: Phrase = {
+  from: 0,
+  to: 0,
+  direct: null,
+  axle: null,
+  side: null,
+  both: false,
+  all: false,
+  centre: false,
+  plural: false,
+  weak: false,
+};
+
+const norm = (tokens: readonly Token[], i: number): string => tokens[i]?.norm ?? '';
+const STOPS = /^[.;!?\n]$/;
+const isPlace = (tokens: readonly Token[], i: number): boolean => {
+  const meaning = POSITION_LEXICON.at(tokens, i)?.meaning;
+  return meaning !== undefined && !meaning.weak && meaning.side === undefined;
+};
+
+/** Who or what can have left, and what there can be left of: `he left it`, `one left in stock`. */
+const LEAVERS =
+  /^(i|he|she|they|we|you|it|customer|driver|guy|bloke|lad|lady|man|ive|weve|hes|shes|theyve|youve|had|have|has|got|any|none|only|whats|what|nothing|is|are|was|were|one|two|few|some|much|many|little|metal|tread|life|mm|who|just|been|being|be|not|that)$/;
+const LEFT_ALONE =
+  /^(it|me|us|him|her|my|his|our|their|your|here|there|over|overnight|off|out|behind|this|a|an|early|already|yesterday|today|in|for|alone|without|word|message|note|number|of|to|stuck|hanging|open|standing|parked|running|home|work|town|first|ago)$/;
+const SIDE_NOUNS =
+  /^(side|hand|wheel|wheels|one|ones|hub|hubs|sensor|ring|bearing|plug|connector|tyre|loom|front|rear|back|fl|fr|axle|corner|reads|read|is|has|was|and|or|drops|growls|at|on|with)$/;
+
+/** `left` as what someone did or what remains, not a side. */
+const leftBehind = (tokens: readonly Token[], i: number): boolean => {
+  const before = norm(tokens, i - 1);
+  const after = norm(tokens, i + 1);
+  if (isPlace(tokens, i + 1) || isPlace(tokens, i - 1)) return false;
+  if (after === 'the') return !/^(the|on|at|to|side)$/.test(before) && !isPlace(tokens, i + 2);
+  // "left on the front axle", "left at the rear": a side with its axle behind it.
+  if (/^(on|at|with|of)$/.test(after) && [2, 3].some((k) => isPlace(tokens, i + k))) return false;
+  if (/^(the|on|at|to|both|or|and)$/.test(before)) return LEFT_ALONE.test(after) && after !== 'in' && after !== 'of' && after !== 'to' && after !== 'a' && after !== 'for' && after !== 'first' && after !== 'it';
+  if (after === 'with' || after === 'on') return !/^(hand|the|on|at)$/.test(before);
+  return LEAVERS.test(before) || (LEFT_ALONE.test(after) && !/^(the|lower|top|bottom)$/.test(before));
+};
+
+/** `right` as yes, correct or straight, not a side. */
+const rightEnough = (tokens: readonly Token[], i: number): boolean => {
+  const before = norm(tokens, i - 1);
+  const after = norm(tokens, i + 1);
+  if (isPlace(tokens, i + 1) || isPlace(tokens, i - 1)) return false;
+  const opens = i === 0 || STOPS.test(before);
+  if (opens && (after === ',' || after === 'then' || after === 'so' || after === 'what' || after === 'i')) return true;
+  if (/^(part|price|number|size|way|thing|tool|torque|place|person|shop|then|away|people|order|stuff|amount|kind|type|idea|answer|for)$/.test(after)) return true;
+  if (/^(is|that|thats|it|its|not|isnt|doesnt|all|feel|feels|quite|came|come|comes|you|be|seem|seems|sound|sounds|look|looks|price|am|was|get|got|just)$/.test(before))
+    return !SIDE_NOUNS.test(after) || /^(is|and|or)$/.test(after);
+  return opens && !SIDE_NOUNS.test(after) && !/^[:,\d]/.test(after) && after !== '';
+};
+
+/** `the back of the bearing`, `front camera`: a place word of something else. */
+const ofSomethingElse = (tokens: readonly Token[], to: number): boolean => {
+  const next = norm(tokens, to);
+  if (OTHER_PLACES.has(next)) return true;
+  if (next !== 'of') return false;
+  const noun = /^(the|a|my|its)$/.test(norm(tokens, to + 1)) ? to + 2 : to + 1;
+  return PARTS_WITH_A_BACK.has(norm(tokens, noun));
+};
+
+/** Idioms whose place words speak of no wheel. */
+const speaksOfNoWheel = (tokens: readonly Token[], i: number, to: number, meaning: Element): boolean =>
+  (norm(tokens, i) === 'left' && to === i + 1 && leftBehind(tokens, i)) ||
+  (norm(tokens, i) === 'right' && to === i + 1 && rightEnough(tokens, i)) ||
+  (meaning.axle !== undefined && meaning.side === undefined && ofSomethingElse(tokens, to));
 
 /** Every element of the text as a phrase of its own; what is no position and what is taken is passed over. */
 export const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] => {
@@ -21,28 +91,21 @@ export const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Ph
     }
     const direct = /^a[1-9][lrc]$/.test(tokens[i]?.norm ?? '') ? (tokens[i]?.norm ?? '').toUpperCase() : null;
     const hit = direct ? null : POSITION_LEXICON.at(tokens, i);
+    if (!direct && !hit && allBefore(tokens, i)) {
+      phrases.push({ ...NOWHERE, from: i, to: i + 1, all: true });
+      i++;
+      continue;
+    }
     const no = direct ? null : NOT_A_POSITION.at(tokens, i);
     // "front left not right" denies a side; "something is not right" says nothing of one.
     const deniesSide = tokens[i]?.norm === 'not' && phrases.at(-1)?.to === i;
-    const opensTalk = !direct && saysRightThen(tokens, i);
+    const opensTalk = hit !== null && speaksOfNoWheel(tokens, i, hit.to, hit.meaning);
     if (opensTalk || (no && !deniesSide && no.to >= (hit?.to ?? 0))) {
-      i = no?.to ?? i + 1;
+      i = Math.max(no?.to ?? 0, opensTalk ? (hit?.to ?? 0) : 0, i + 1);
       continue;
     }
     if (direct || hit) {
-      const m = hit?.meaning ?? {};
-      phrases.push({
-        from: i,
-        to: hit?.to ?? i + 1,
-        direct,
-        axle: m.axle ?? null,
-        side: m.side ?? null,
-        both: m.both ?? false,
-        all: m.all ?? false,
-        centre: m.centre ?? false,
-        plural: m.plural ?? false,
-        weak: m.weak ?? false,
-      });
+      phrases.push({ ...NOWHERE, ...hit?.meaning, direct, from: i, to: hit?.to ?? i + 1 });
     }
     i = hit?.to ?? i + 1;
   }

@@ -12,6 +12,10 @@ export interface Phrase extends Span {
   centre: boolean;
   plural: boolean;
   weak: boolean;
+  /** One of several wheels, and nobody said which. */
+  oneOf?: boolean;
+  /** Its axle was said with the place before it: `front left fine, right cracked`. */
+  borrowed?: boolean;
 }
 
 /** Whether axle and side are both said, or neither is needed. */
@@ -43,6 +47,7 @@ export const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
   plural: a.plural || b.plural,
   // With both halves it is a place, however weak the words: `back passenger`.
   weak: a.weak && b.weak && !((a.axle ?? b.axle) !== null && (a.side ?? b.side) !== null),
+  ...(a.oneOf || b.oneOf ? { oneOf: true } : {}),
 });
 
 /** Words between two phrases; those that only say where the speaker looks from do not count. */

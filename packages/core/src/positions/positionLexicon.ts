@@ -49,6 +49,8 @@ const LINES: readonly LexiconLine<Element>[] = [
   ['front wheels|front sensors|front hubs|front brakes|front end', axle('front', { plural: true })],
   ['rear|rearmost|hind|hindmost|last axle|trailing axle|rear axle|back axle|rearmost axle', axle('rear')],
   ['rears', axle('rear', { plural: true })],
+  ['two fronts|front two|front pair|pair of fronts|two front', axle('front', { plural: true })],
+  ['two rears|rear two|back two|rear pair|back pair|pair of rears|two rear|two back', axle('rear', { plural: true })],
   ['rear wheels|rear sensors|rear hubs|back wheels|back ones|rear brakes', axle('rear', { plural: true })],
   ['back', axle('rear', { weak: true })],
   ['middle axle|mid axle|centre axle|center axle|middle', axle('middle')],
@@ -113,44 +115,50 @@ export const POSITION_LEXICON = lexicon(LINES);
 
 /** Phrases with position words that are no position. They are passed over. */
 export const NOT_A_POSITION = lexicon<true>([
+  ['all right|alright|right away|right now|right ok|right okay|right first time|right through|right up', true],
   [
-    'all right|alright|right away|right now|right then|right so|right ok|right okay|right part|right one for|the right part|the right sensor for|right first time|is that right|thats right|not right|isnt right|doesnt feel right|feel right|right price|right through|right up',
+    'up front|front desk|front of house|front end noise|in front of|behind the wheel|back to front|front to back|right at the front of the queue',
     true,
   ],
   [
-    'left it|left the car|left the van|left here|left with|left me|left them|whats left|left over|left a|left my|left on|left us|i left|ive left|he left|she left|they left|nothing left|any left|left in stock|left off|got left',
+    'come back|came back|comes back|coming back|came right back|come right back|comes right back|came straight back|right back|is back|its back|be right back|back on|back again|bring back|brought back|back in|back to|back at once|back after|back when|back within|call back|ring back|rang back|phone back|back when driven|goes back|went back|sent back|send back|get back|take back|back up|light back|back for|back soon|be back|back tomorrow|back and|was back|were back|lamp back|back yesterday|back today|code back|code is back|back over|back straight|back as|came back as|weeks back|months back|days back|years back|while back|pushed back|push back|money back|backed out|straight back|cut back|pulled back|back down|back out|back off|back where|back once|back before|back since|back then|lights back|lamps back|back by|turned back|back cleared|back now|back home',
     true,
   ],
   [
-    'in front of|up front|front bumper|front desk|front door|front seat|front of house|front panel|front light|front lights|front end noise|front screen|front windscreen',
+    'driver says|driver said|driver reports|driver reported|driver complains|driver told|driver noticed|driver thinks|the driver is|driver feels|driver assist|drivers assist|driver assistance|driver was|driver rang|driver hears|driver has|screwdriver|drivers licence|driver brought|driver left|driver aids|driver support|driver will|driver can|driver cant|driver came|co driver says|driver display|driver information',
     true,
   ],
   [
-    'rear view|rear window|rear door|rear doors|rear seat|rear light|rear lights|rear screen|rear bumper',
+    'all wheel drive|rear wheel drive|front wheel drive|four wheel drive|right hand drive|left hand drive|rhd|lhd|righthand drive|lefthand drive|right hooker|left hooker|right hand thread|left hand thread',
     true,
   ],
   [
-    'come back|came back|comes back|is back|its back|back on|back again|bring back|brought back|back in|back to|back at once|back after|back when|back within|call back|ring back|phone back|back when driven|goes back|went back|sent back|send back|get back|take back|back up|light back|back for|back seat|back door|back soon|be back|back tomorrow|back and|was back|were back|lamp back|back yesterday|back today|code back|code is back|back over|back straight',
+    'offside rule|off the road|on the road|road side assistance|roadside assistance|roadside recovery|one pair|offside goal',
     true,
   ],
   [
-    'driver says|driver said|driver reports|driver reported|driver complains|driver told|driver noticed|driver thinks|the driver is|driver feels|driver assist|drivers assist|driver assistance|driver was|driver rang|driver hears|driver has|screwdriver|drivers licence|driver brought',
+    'passenger lift|passengers on|passengers said|passenger seat|passenger door|passengers in|passengers complain|passengers were|passenger complained|passenger said|passenger says|passenger noticed|passenger airbag|passenger transport',
     true,
   ],
   [
-    'all wheel drive|rear wheel drive|front wheel drive|four wheel drive|right hand drive|left hand drive|rhd|lhd|righthand drive|lefthand drive|right hooker|left hooker',
+    'middle of the week|middle of the road|in the middle of|middle of nowhere|middle of the night|middle of town',
     true,
   ],
-  [
-    'offside rule|off the road|on the road|road side assistance|roadside assistance|roadside recovery|one pair',
-    true,
-  ],
-  [
-    'passenger lift|passengers on|passengers said|passenger seat|passenger door|passengers in|passengers complain|passengers were',
-    true,
-  ],
-  ['middle of the week|middle of the road|in the middle of|middle of nowhere', true],
 ]);
+
+/** Nouns that make a place word speak of another part of the vehicle: `front camera`, `rear door`. */
+export const OTHER_PLACES = new Set(
+  'camera cameras radar door doors seat seats bumper panel light lights lamp screen windscreen window view fog washer wiper wipers mirror plate number indicator bonnet grille sensor_bar parking park assist assistance exhaust silencer suspension_arm shelf desk counter page'.split(
+    ' ',
+  ),
+);
+
+/** Parts whose own front or back is meant in `the back of the bearing`. */
+export const PARTS_WITH_A_BACK = new Set(
+  'bearing hub sensor ring plug connector disc drum plate backplate knuckle caliper wheel tyre dash dashboard shop house queue counter box shelf drawer cab seat engine gearbox lamp light head book manual report invoice'.split(
+    ' ',
+  ),
+);
 
 /** Words that may stand inside a phrase between its axle and its side. */
 export const FILLERS = new Set(

@@ -14,6 +14,8 @@ export const ReadPosition = z.object({
   role: PositionRole.optional(),
   /** The word that ties it to the position before. */
   joinedBy: z.enum(['and', 'or', 'so']).nullish(),
+  /** Its axle was said with another place of the sentence. */
+  carried: z.boolean().optional(),
 });
 export type ReadPosition = z.infer<typeof ReadPosition>;
 
