@@ -1,4 +1,5 @@
 import type { CatalogueVehicle, DictionaryEntry, FleetVehicle } from '../vocabulary/catalogue.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Side } from '../vocabulary/words.ts';
 
 /** What intake may know before it reads: the customer's vehicle so far, and the lists names are looked up in. */
@@ -11,6 +12,8 @@ export interface IntakeContext {
   readonly dictionary: readonly DictionaryEntry[];
   /** Today as YYYY-MM-DD, for "at Easter" and "3 weeks ago". */
   readonly today: string;
+  /** Chips a person moved to another wheel, by the chip's key; null takes its wheel away. */
+  readonly moves?: Readonly<Record<string, WheelEnd | null>>;
 }
 
 export const bareIntake = (today: string): IntakeContext => ({

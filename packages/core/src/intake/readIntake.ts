@@ -1,33 +1,38 @@
+import { correctionsIn, struckBy } from '../text/corrections.ts';
+import { CLOSED_WORDS } from '../text/closedWords.ts';
+import { corrected } from '../text/spelling.ts';
+import type { Token } from '../text/tokens.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
+import { findConflicts } from '../positions/findConflicts.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import { readPositions, type LocatedPosition } from '../positions/readPositions.ts';
-import { tokenise } from '../text/tokens.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
-import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
-import { wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import { dangerAsks } from './askDanger.ts';
 import type { IntakeContext } from './context.ts';
+import { has } from './frames/clause.ts';
+import { hearFacts, plainItems } from './hearFacts.ts';
 import { linesFromJson } from './jsonReport.ts';
-import { CHECK_PHRASES, readChecks } from './readChecks.ts';
-import { readCodeLines } from './readCodeLines.ts';
-import { readHistory } from './readHistory.ts';
-import { readSymptoms } from './readSymptoms.ts';
-import { findTyreSizes, readVehicle } from './readVehicle.ts';
-import { sourceText } from './sourceText.ts';
-
-/** Words that carry nothing by themselves; they are not shown as left over. */
-const SMALL_WORDS = new Set(
-  'a an the and or but of on at in to is it its it\u2019s i we he she they my his her our their for with from by that this these those there was were has have had be been am are so as up now then just says said thinks think reckon reckons customer light lamp warning please wants want need needs says abs wheel speed sensor code codes fault faults hi hello thanks again still also out side corner one ones not no yes when after before me us him fitted done make model vin year vehicle status description stopping took cleared only new front rear left right everywhere'.split(
-    ' ',
-  ),
-);
+import { leftOverChips } from './leftOver.ts';
+import { numbersIn } from './numbers.ts';
+import { placeFacts } from './placeFacts.ts';
+import { readCaller } from './readCaller.ts';
+import { readCodeLines, type CodeLine } from './readCodeLines.ts';
+import { findTyreSizes, placeTyres } from './readTyres.ts';
+import { readVehicle } from './readVehicle.ts';
+import { wheelResolver } from './resolveWheels.ts';
+import { rolesFromFacts } from './rolesFromFacts.ts';
+import { sourceText, type SourceText } from './sourceText.ts';
+import { groupPlaces, unitsOf, type NumberAt, type Said, type Unit } from './units.ts';
+import { HEARD_WORDS } from './words/index.ts';
+import type { Item } from './words/item.ts';
 
 /** A scan report of 1 MB with room to spare. */
 const MOST_CHARACTERS = 1_100_000;
-
-const NOT_WORTH = /^[^\p{L}\d]+$/u;
-
 /** What a customer says is shorter than this; the rest of a text with more words is not speech. */
 const MOST_WORDS = 4000;
+/** No word of any language or code is longer. */
+const LONGEST_WORD = 200;
 
 /** The text up to where it holds as many words as are read as speech. */
 const spokenPart = (text: string): { speech: string; cut: boolean } => {
@@ -38,9 +43,6 @@ const spokenPart = (text: string): { speech: string; cut: boolean } => {
   }
   return { speech: text, cut: false };
 };
-
-/** No word of any language or code is longer. */
-const LONGEST_WORD = 200;
 
 const blank = (text: string, spans: ReadonlyArray<{ start: number; end: number }>): string => {
   let out = '';
@@ -55,10 +57,159 @@ const blank = (text: string, spans: ReadonlyArray<{ start: number; end: number }
   return out + text.slice(at);
 };
 
+/** Stands for a token that has been read as something else. */
+const READ = '\u0002';
+const PLACE_WORD = /^(front|rear|back|left|right|side|sides|driver|drivers|passenger|middle|near|off)$/;
+/** Words inside a place that are also things: `rear left wheel sensor`. */
+const ALSO_THINGS = /^(wheel|wheels|hub|tyre|tire|sensor|sensors|abs|wss|speed|bearing)$/;
+/** Kinds of phrases whose words of place speak of no wheel: `came back after`, `rear abs light`. */
+const PLACELESS = new Set<Item['is']>([
+  'check',
+  'cured',
+  'lasted',
+  'complaint',
+  'gone',
+  'want',
+  'nothingSaid',
+  'live',
+  'again',
+]);
+
+const masked = (tokens: readonly Token[], at: (i: number) => boolean): Token[] =>
+  tokens.map((token, i) => (at(i) ? { ...token, norm: READ } : token));
+
+/** Tokens in which only places are left to be found: vehicles and phrases with words of place in them are out. */
+const forPlaces = (tokens: readonly Token[], source: SourceText): Token[] => {
+  const out = new Uint8Array(tokens.length);
+  for (const hit of HEARD_WORDS.all(masked(tokens, (i) => source.taken(i)))) {
+    const long = hit.to - hit.from > 1;
+    const lamp =
+      hit.meaning.is === 'lampName' &&
+      /^(light|lamp|lights|lamps|warning|on|came|message|blocked|unavailable|fault)$/.test(
+        tokens[hit.to]?.norm ?? '',
+      );
+    if (!long || !(PLACELESS.has(hit.meaning.is) || lamp)) continue;
+    const placed = tokens.slice(hit.from, hit.to).some((token) => PLACE_WORD.test(token.norm));
+    // "both sides" as a wish and as a place are told apart by the wish's other words.
+    if (placed) out.fill(1, hit.from, hit.to);
+  }
+  return masked(tokens, (i) => out[i] === 1 || source.taken(i));
+};
+
+/** Items of the text outside what was read as a place, a vehicle or a correction. */
+const itemsOf = (
+  tokens: readonly Token[],
+  positions: readonly LocatedPosition[],
+  source: SourceText,
+): Said[] => {
+  const out = new Uint8Array(tokens.length);
+  for (const { from, to } of positions)
+    for (let i = from; i < to; i++) if (!ALSO_THINGS.test(tokens[i]?.norm ?? '')) out[i] = 1;
+  for (const { from, to, kind } of correctionsIn(tokens)) if (kind === 'between') out.fill(1, from, to);
+  return HEARD_WORDS.all(masked(tokens, (i) => out[i] === 1 || source.taken(i)));
+};
+
+const numbersAt = (text: string, tokens: readonly Token[], source: SourceText): NumberAt[] => {
+  let i = 0;
+  return numbersIn(text).flatMap((number) => {
+    while (i < tokens.length && (tokens[i]?.end ?? 0) <= number.start) i++;
+    let to = i;
+    while (to < tokens.length && (tokens[to]?.start ?? Infinity) < number.end) to++;
+    return to > i && !source.taken(i) ? [{ ...number, from: i, to }] : [];
+  });
+};
+
+/** Codes with the corner said right beside them, and without those that were taken back. */
+const cornersOfCodes = (
+  lines: readonly CodeLine[],
+  positions: readonly LocatedPosition[],
+  tokens: readonly Token[],
+  units: readonly Unit[],
+): CodeLine[] => {
+  const tokenAt = (start: number): number => {
+    let low = 0;
+    let high = tokens.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((tokens[middle]?.end ?? 0) <= start) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  };
+  const spoken = lines.map((line) => {
+    const from = tokenAt(line.chip.start);
+    return { line, from, to: from + 1 };
+  });
+  const struck = struckBy(correctionsIn(tokens), spoken);
+  const kept = spoken.filter((_, i) => !struck.has(i));
+  return kept.map(({ line, from }) => {
+    const { code, chip, description } = line;
+    if (description || code.wheelEnd || kept.length === 1) return line;
+    const unit = units.find((u) => from >= u.from && from < u.to);
+    const place = unit?.group?.places.length === 1 ? unit.group.places[0] : undefined;
+    const alone =
+      unit !== undefined &&
+      kept.filter((other) => other.from >= unit.from && other.from < unit.to).length === 1;
+    const mine =
+      place && alone ? place : positions.find((p) => p.start >= chip.end && p.start - chip.end <= 3);
+    return mine?.wheelEnds.length === 1 ? { ...line, code: { ...code, wheelEnd: mine.wheelEnds[0] } } : line;
+  });
+};
+
+const NEED_IN_WORDS = {
+  steeringSide: 'steering side',
+  trafficSide: 'side of the road',
+  axle: 'axle',
+  side: 'side',
+} as const;
+
+const cornerChip = (p: LocatedPosition, context: PositionContext): Chip => {
+  const place = p.wheelEnds.map((end) => wheelEndInWords(end, context)).join(', ');
+  const role = p.role === 'past' ? ' (before)' : p.role === 'denied' ? ' (not this)' : '';
+  return {
+    kind: 'corner',
+    label: p.needs ? `${p.text}: which ${NEED_IN_WORDS[p.needs]}?` : `${place}${role}`,
+    words: p.text,
+    start: p.start,
+    end: p.end,
+    note: p.needs ? 'not placed yet' : null,
+    carried: p.carried ?? false,
+  };
+};
+
+/** Items that say how something was meant, and are understood though no fact stands on them alone. */
+const UNDERSTOOD = new Set<Item['is']>([
+  'not',
+  'only',
+  'gone',
+  'off',
+  'byItself',
+  'stays',
+  'again',
+  'doubt',
+  'wanted',
+  'same',
+  'rest',
+  'amount',
+  'spun',
+  'thing',
+  'deed',
+  'cured',
+  'lasted',
+  'want',
+  'reader',
+  'cleared',
+  'nothingSaid',
+  'unchecked',
+  'nothing',
+  'sound',
+]);
+
 /**
  * Reads free text, phone notes or a whole scan report into facts. Codes and their descriptions come first, then the
- * vehicle, then positions, which place history, checks and tyres. What no reader understood stays visible. A report
- * given as JSON is read as lines of columns; chips then point into those lines.
+ * vehicle, then places. What is left is cut into clauses; each clause's frames give facts; one resolver gives every
+ * fact its wheel from its own clause or by stated rules of carrying over. What no reader understood stays visible. A
+ * report given as JSON is read as lines of columns; chips then point into those lines.
  *
  * @throws BadInput when the text is too long to be read at once.
  */
@@ -71,130 +222,113 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const text = linesFromJson(given) ?? given;
   const known = new Set(context.dictionary.map((entry) => entry.code.toUpperCase()));
   const { codes: codeLines, consumed } = readCodeLines(text, (code) => known.has(code));
-  const { speech, cut } = spokenPart(blank(text, consumed));
+  const { speech: spoken, cut } = spokenPart(blank(text, consumed));
+  const { caller, spans } = readCaller(spoken);
+  const tyresFound = findTyreSizes(spoken);
+  const speech = blank(spoken, [...spans, ...tyresFound]);
   const source = sourceText(speech);
-  // Before the vehicle: "awd light" is a lamp, not a driveline.
-  const { symptoms, chips: symptomChips } = readSymptoms(source, CHECK_PHRASES.all(source.tokens));
-  const { vehicle, chips: vehicleChips, vehicleRow } = readVehicle(source, context);
+  const { vehicle, chips: vehicleChips, vehicleRow, asks: vehicleAsks } = readVehicle(source, context);
 
   const positionContext: PositionContext = {
     steeringSide: context.steeringSide ?? vehicle.steeringSide ?? vehicleRow?.steeringSide ?? null,
-    trafficSide: context.trafficSide,
+    trafficSide: context.trafficSide ?? vehicle.trafficSide ?? null,
     axles: context.axles ?? vehicle.axles ?? vehicleRow?.axles ?? null,
     trailer: (vehicle.driveline ?? vehicleRow?.driveline) === 'trailer',
   };
-  const tyresFound = findTyreSizes(speech);
-  // Lamps named for an axle ("rear abs light") are complaints, not corners: their words are out before positions are read.
-  const forPositions = blank(
-    speech,
-    [...symptomChips, ...tyresFound].filter(({ start }) => speech[start] !== undefined),
+  const tokens = corrected(source.tokens, CLOSED_WORDS);
+  const found = readPositions(speech, positionContext, forPlaces(tokens, source)).positions;
+  const items = itemsOf(tokens, found, source);
+  const units = unitsOf(tokens, groupPlaces(found), items, numbersAt(speech, tokens, source));
+  const heard = hearFacts(tokens, units, context.today);
+  const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
+  const resolve = wheelResolver(
+    units,
+    (unit) => withFacts.has(unit) || unit.numbers.some((n) => n.measure === 'ohm'),
   );
-  const { positions, conflicts } = readPositions(forPositions, positionContext, tokenise(forPositions));
-  for (const position of positions) source.takeRange(position.start, position.end);
+  const facts = placeFacts(heard, resolve, tokens, text, context.moves ?? {});
 
-  const { history, chips: historyChips } = readHistory(source, positions, context.today);
-  const { checks, chips: checkChips } = readChecks(source, positions);
+  const positions = rolesFromFacts(found, units, facts.placed);
+  const unitAt = (start: number): Unit | null =>
+    units.find(
+      (unit) => (tokens[unit.from]?.start ?? 0) <= start && (tokens[unit.to - 1]?.end ?? 0) > start,
+    ) ?? null;
+  const { tyres, placed: tyresPlaced } = placeTyres(
+    tyresFound,
+    unitAt,
+    (unit) => resolve(unit, 'sound'),
+    positionContext.axles ?? 2,
+  );
+  const codes = cornersOfCodes(codeLines, found, tokens, units);
+  const { wants, reader, codesCleared } = plainItems(units);
+  const asks = [...facts.asks, ...dangerAsks(units, heard, tokens, text), ...vehicleAsks];
 
-  const tyres: TyreSizes = {};
-  const tyreChips: Chip[] = tyresFound.map(({ size, start, end }) => {
-    source.takeRange(start, end);
-    const near = positions
-      .filter((p) => p.wheelEnds.length > 0)
-      .sort((a, b) => Math.abs(a.start - start) - Math.abs(b.start - start))[0];
-    const rest =
-      /(?:others?|the rest|other three|remaining)(?: (?:are|is|three|wheels|tyres|have))*\W*$/i.test(
-        speech.slice(0, start),
-      );
-    const all = Array.from({ length: positionContext.axles ?? 2 }, (_, i) => [
-      wheelEndAt(i + 1, 'left'),
-      wheelEndAt(i + 1, 'right'),
-    ]).flat();
-    const ends = rest ? all.filter((e) => !(e in tyres)) : (near?.wheelEnds ?? []);
-    for (const end of ends) tyres[end] ??= size;
-    return {
-      kind: 'tyre',
-      label: `tyre ${size}${ends.length ? ` ${ends.map((e) => wheelEndInWords(e, positionContext)).join(', ')}` : ''}`,
-      words: size,
-      start,
-      end,
-      note: ends.length ? null : 'which wheel is not said',
-    };
+  for (const position of positions) source.take(position.from, position.to);
+  for (const fact of heard) source.take(fact.from, fact.to);
+  for (const item of items) if (UNDERSTOOD.has(item.meaning.is)) source.take(item.from, item.to);
+  for (const { from, to } of correctionsIn(tokens)) source.take(from, to);
+  for (const unit of units) if (has(unit, 'lasted')) source.take(unit.from, unit.to);
+  const leftChips = leftOverChips(source, text);
+
+  const plainChips: Chip[] = items.flatMap(({ meaning, from, to }): Chip[] => {
+    if (meaning.is !== 'want' && meaning.is !== 'reader') return [];
+    const start = tokens[from]?.start ?? 0;
+    const end = tokens[to - 1]?.end ?? 0;
+    const label =
+      meaning.is === 'want' ? `wants: ${meaning.want.replace(/-/g, ' ')}` : `reader: ${meaning.reader}`;
+    return [{ kind: 'wish', label, words: text.slice(start, end), start, end, note: null }];
   });
-
-  const codes = codeLines.map(({ code, chip, description }) => {
-    if (description) return code;
-    // A corner said right after a code, as in "C0A31-13 front left", is the corner of that code.
-    const next = positions.find(
-      (p) =>
-        p.start >= chip.end && p.start - chip.end <= 3 && /^[\s,:-]*$/.test(text.slice(chip.end, p.start)),
-    );
-    const alone = codeLines.length === 1 ? null : next;
-    return alone?.wheelEnds.length === 1 ? { ...code, wheelEnd: alone.wheelEnds[0] } : code;
-  });
-
-  const cornerLabel = (p: LocatedPosition): string => {
-    const place = p.wheelEnds.map((end) => wheelEndInWords(end, positionContext)).join(', ');
-    const role = p.role === 'past' ? ' (before)' : p.role === 'denied' ? ' (not this)' : '';
-    return p.needs
-      ? `${p.text}: which ${p.needs === 'steeringSide' ? 'steering side' : p.needs === 'trafficSide' ? 'side of the road' : p.needs}?`
-      : `${place}${role}`;
-  };
-  const cornerChips: Chip[] = positions.map((p) => ({
-    kind: 'corner',
-    label: cornerLabel(p),
-    words: p.text,
-    start: p.start,
-    end: p.end,
-    note: p.needs ? 'not placed yet' : null,
+  const tyreChips: Chip[] = tyresPlaced.map(({ size, start, end, wheelEnds, carried }) => ({
+    kind: 'tyre',
+    label: `tyre ${size}${wheelEnds.length ? ` ${wheelEnds.map((e) => wheelEndInWords(e, positionContext)).join(', ')}` : ''}`,
+    words: size,
+    start,
+    end,
+    carried,
+    note: wheelEnds.length ? null : 'which wheel is not said',
   }));
 
-  const leftChips: Chip[] = [];
-  let run: { start: number; end: number } | null = null;
-  const close = () => {
-    if (run) {
-      const words = text.slice(run.start, run.end);
-      if (!NOT_WORTH.test(words))
-        leftChips.push({ kind: 'left-over', label: words, words, ...run, note: null });
-    }
-    run = null;
-  };
-  source.tokens.forEach((token, i) => {
-    const noise =
-      token.kind !== 'word' ||
-      source.taken(i) ||
-      SMALL_WORDS.has(token.norm) ||
-      (token.norm.length < 2 && !/\d/.test(token.norm));
-    if (noise) return close();
-    run = run ? { start: run.start, end: token.end } : { start: token.start, end: token.end };
-  });
-  close();
-
   const chips = [
-    ...codeLines.map(({ chip }) => chip),
+    ...codes.map(({ chip }) => chip),
     ...vehicleChips,
-    ...cornerChips,
-    ...symptomChips,
-    ...historyChips,
-    ...checkChips,
+    ...positions.map((p) => cornerChip(p, positionContext)),
+    ...facts.chips,
+    ...plainChips,
     ...tyreChips,
     ...leftChips,
   ].sort((a, b) => a.start - b.start);
   return {
     format: 'hardy-spoke/intake',
     version: 1,
-    positions: positions.map(({ start: _start, end: _end, ...position }) => position),
-    conflicts,
-    codes,
-    symptoms,
-    history,
-    checks,
+    positions: positions.map(
+      ({
+        start: _s,
+        end: _e,
+        from: _f,
+        to: _t,
+        struck: _k,
+        reference: _r,
+        oneOf: _o,
+        all: _a,
+        ...position
+      }) => position,
+    ),
+    conflicts: findConflicts(positions, positionContext),
+    codes: codes.map(({ code }) => code),
+    symptoms: facts.symptoms,
+    history: facts.history,
+    checks: facts.checks,
     tyres,
     vehicle,
+    ...(reader ? { reader } : {}),
+    ...(wants.length > 0 ? { wants } : {}),
+    ...(codesCleared ? { codesCleared } : {}),
+    ...(caller.name || caller.phone ? { customer: caller } : {}),
+    ...(asks.length > 0 ? { asks } : {}),
     leftOver: leftChips.map(({ words }) => words),
     chips,
     notes: [
       ...(cut ? [`only the first ${MOST_WORDS} words outside the code lists were read as notes`] : []),
-      ...codeLines.flatMap(({ chip }) => (chip.note ? [chip.note] : [])),
+      ...codes.flatMap(({ chip }) => (chip.note ? [chip.note] : [])),
     ],
   };
 };

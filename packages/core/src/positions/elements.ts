@@ -47,7 +47,17 @@ const leftBehind = (tokens: readonly Token[], i: number): boolean => {
   if (after === 'the') return !/^(the|on|at|to|side)$/.test(before) && !isPlace(tokens, i + 2);
   // "left on the front axle", "left at the rear": a side with its axle behind it.
   if (/^(on|at|with|of)$/.test(after) && [2, 3].some((k) => isPlace(tokens, i + k))) return false;
-  if (/^(the|on|at|to|both|or|and)$/.test(before)) return LEFT_ALONE.test(after) && after !== 'in' && after !== 'of' && after !== 'to' && after !== 'a' && after !== 'for' && after !== 'first' && after !== 'it';
+  if (/^(the|on|at|to|both|or|and)$/.test(before))
+    return (
+      LEFT_ALONE.test(after) &&
+      after !== 'in' &&
+      after !== 'of' &&
+      after !== 'to' &&
+      after !== 'a' &&
+      after !== 'for' &&
+      after !== 'first' &&
+      after !== 'it'
+    );
   if (after === 'with' || after === 'on') return !/^(hand|the|on|at)$/.test(before);
   return LEAVERS.test(before) || (LEFT_ALONE.test(after) && !/^(the|lower|top|bottom)$/.test(before));
 };
@@ -58,9 +68,19 @@ const rightEnough = (tokens: readonly Token[], i: number): boolean => {
   const after = norm(tokens, i + 1);
   if (isPlace(tokens, i + 1) || isPlace(tokens, i - 1)) return false;
   const opens = i === 0 || STOPS.test(before);
-  if (opens && (after === ',' || after === 'then' || after === 'so' || after === 'what' || after === 'i')) return true;
-  if (/^(part|price|number|size|way|thing|tool|torque|place|person|shop|then|away|people|order|stuff|amount|kind|type|idea|answer|for)$/.test(after)) return true;
-  if (/^(is|that|thats|it|its|not|isnt|doesnt|all|feel|feels|quite|came|come|comes|you|be|seem|seems|sound|sounds|look|looks|price|am|was|get|got|just)$/.test(before))
+  if (opens && (after === ',' || after === 'then' || after === 'so' || after === 'what' || after === 'i'))
+    return true;
+  if (
+    /^(part|price|number|size|way|thing|tool|torque|place|person|shop|then|away|people|order|stuff|amount|kind|type|idea|answer|for)$/.test(
+      after,
+    )
+  )
+    return true;
+  if (
+    /^(is|that|thats|it|its|not|isnt|doesnt|all|feel|feels|quite|came|come|comes|you|be|seem|seems|sound|sounds|look|looks|price|am|was|get|got|just)$/.test(
+      before,
+    )
+  )
     return !SIDE_NOUNS.test(after) || /^(is|and|or)$/.test(after);
   return opens && !SIDE_NOUNS.test(after) && !/^[:,\d]/.test(after) && after !== '';
 };

@@ -50,7 +50,10 @@ const LINES: readonly LexiconLine<Element>[] = [
   ['rear|rearmost|hind|hindmost|last axle|trailing axle|rear axle|back axle|rearmost axle', axle('rear')],
   ['rears', axle('rear', { plural: true })],
   ['two fronts|front two|front pair|pair of fronts|two front', axle('front', { plural: true })],
-  ['two rears|rear two|back two|rear pair|back pair|pair of rears|two rear|two back', axle('rear', { plural: true })],
+  [
+    'two rears|rear two|back two|rear pair|back pair|pair of rears|two rear|two back',
+    axle('rear', { plural: true }),
+  ],
   ['rear wheels|rear sensors|rear hubs|back wheels|back ones|rear brakes', axle('rear', { plural: true })],
   ['back', axle('rear', { weak: true })],
   ['middle axle|mid axle|centre axle|center axle|middle', axle('middle')],
@@ -115,7 +118,10 @@ export const POSITION_LEXICON = lexicon(LINES);
 
 /** Phrases with position words that are no position. They are passed over. */
 export const NOT_A_POSITION = lexicon<true>([
-  ['all right|alright|right away|right now|right ok|right okay|right first time|right through|right up', true],
+  [
+    'all right|alright|right away|right now|right ok|right okay|right first time|right through|right up',
+    true,
+  ],
   [
     'up front|front desk|front of house|front end noise|in front of|behind the wheel|back to front|front to back|right at the front of the queue',
     true,

@@ -23,7 +23,10 @@ const RELATIONS = lexicon<Relation>([
 
 /** `the opposite of what he said`, `other one of my vans`: talk, not a wheel. */
 const NO_RELATION = lexicon<true>([
-  ['opposite of what|other side of town|other side of the road|the opposite end|other side of the island', true],
+  [
+    'opposite of what|other side of town|other side of the road|the opposite end|other side of the island',
+    true,
+  ],
 ]);
 
 /** A wheel named by another: the words, the kind, and the phrase they lean on (null: the place said last). */
@@ -40,7 +43,7 @@ export const relationsIn = (tokens: readonly Token[], phrases: readonly Phrase[]
   const starts = new Map(phrases.map((phrase, i) => [phrase.from, i]));
   const inside = new Set(phrases.flatMap((p) => Array.from({ length: p.to - p.from }, (_, k) => p.from + k)));
   const out: RelatedPlace[] = [];
-  for (let i = 0; i < tokens.length; ) {
+  for (let i = 0; i < tokens.length;) {
     const hit = inside.has(i) ? null : RELATIONS.at(tokens, i);
     if (!hit || NO_RELATION.at(tokens, i)) {
       i++;

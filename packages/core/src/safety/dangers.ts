@@ -16,6 +16,8 @@ export interface UnsafeWheel {
 export interface BrakeDanger {
   readonly because: string;
   readonly fluid: 'full' | 'low' | 'leaking' | null;
+  /** A wheel is hot: something drags or seizes, and the fluid is not the first thing to look at. */
+  readonly hot?: boolean;
 }
 
 export interface Dangers {
@@ -103,9 +105,15 @@ export const dangersOf = (
       ? { because: 'brake fluid is leaking', fluid }
       : soft
         ? { because: 'the brake pedal is soft or sinks', fluid }
-        : fluid === 'low'
-          ? { because: 'the brake fluid is low: worn pads, or it leaks', fluid }
-          : null;
+        : complaints.includes('wheel.hot')
+          ? {
+              because: 'a wheel is hot or smoking: a brake that drags or a bearing that fails',
+              fluid,
+              hot: true,
+            }
+          : fluid === 'low'
+            ? { because: 'the brake fluid is low: worn pads, or it leaks', fluid }
+            : null;
   return { wheels, brakes, stop: wheels.length > 0 || brakes !== null };
 };
 

@@ -16,7 +16,10 @@ const POLITE = lexicon<true>([
 ]);
 /** `I said left before`: what follows is taken back by the place after it. */
 const SAID_BEFORE = lexicon<true>([
-  ['i said|i told you|told you|we said|he said before|i thought|we thought|thought it was|i wrote|i had said', true],
+  [
+    'i said|i told you|told you|we said|he said before|i thought|we thought|thought it was|i wrote|i had said',
+    true,
+  ],
 ]);
 
 /** A place in the text where something said before is replaced by what comes after. */
@@ -30,7 +33,7 @@ export interface Correction {
 /** Every correction of a text, from left to right. */
 export const correctionsIn = (tokens: readonly Token[]): Correction[] => {
   const out: Correction[] = [];
-  for (let i = 0; i < tokens.length; ) {
+  for (let i = 0; i < tokens.length;) {
     const polite = POLITE.at(tokens, i);
     const back = TAKES_BACK.at(tokens, i);
     if (polite && polite.to >= (back?.to ?? 0)) {

@@ -44,9 +44,14 @@ export const spelling = (closed: Iterable<string>, ordinary: Iterable<string>): 
       (other) =>
         distance(word, other).steps === 1 &&
         other[0] === word[0] &&
-        (other.length > SHORT || swapped(word, other) || other.length === word.length + 1 || vowelOnly(word, other)),
+        (other.length > SHORT ||
+          swapped(word, other) ||
+          other.length === word.length + 1 ||
+          vowelOnly(word, other)),
     );
-    const best = fits.some((other) => swapped(word, other)) ? fits.filter((other) => swapped(word, other)) : fits;
+    const best = fits.some((other) => swapped(word, other))
+      ? fits.filter((other) => swapped(word, other))
+      : fits;
     return best.length === 1 ? (best[0] ?? null) : null;
   };
   return {

@@ -57,6 +57,7 @@ export const SYMPTOM_IN_WORDS: Readonly<Record<Symptom, string>> = {
   'noise.wheel': 'wheel growls',
   'steering.heavy': 'steering heavy',
   'pedal.soft': 'brake pedal soft or sinking',
+  'wheel.hot': 'wheel hot or smoking',
 };
 
 export const EVENT_IN_WORDS: Readonly<Record<EventName, string>> = {

@@ -30,6 +30,7 @@ export const ChipKind = z.enum([
   'history',
   'check',
   'tyre',
+  'wish',
   'left-over',
 ]);
 
@@ -41,6 +42,18 @@ export const Chip = z.object({
   start: z.number().int(),
   end: z.number().int(),
   note: z.string().nullable(),
+  /** Where the clause stands in which it was said. */
+  clause: z.object({ start: z.number().int(), end: z.number().int() }).nullish(),
+  /** Wheels it is of, for what speaks of a wheel; empty where that was not said. */
+  wheelEnds: z.array(WheelEnd).nullish(),
+  /** Its wheel was said in another clause. */
+  carried: z.boolean().nullish(),
+  /** Several wheels are possible: it is asked. */
+  asked: z.boolean().nullish(),
+  /** Names the chip in a request that moves it to another wheel; it outlives typing elsewhere in the text. */
+  key: z.string().nullish(),
+  /** A person moved it. */
+  moved: z.boolean().nullish(),
 });
 export type Chip = z.infer<typeof Chip>;
 
@@ -61,6 +74,7 @@ export const IntakeReading = z.object({
   /** What the customer wants, in the docket's words. */
   wants: z.array(z.string()).nullish(),
   codesCleared: z.boolean().nullish(),
+  customer: z.object({ name: z.string().nullish(), phone: z.string().nullish() }).nullish(),
   /** What was heard but cannot be placed or is doubtful, once each, with the words it came from. */
   asks: z.array(z.object({ about: z.string(), ask: z.string(), words: z.string() })).nullish(),
   leftOver: z.array(z.string()),

@@ -41,6 +41,7 @@ export const SYMPTOMS = [
   'noise.wheel',
   'steering.heavy',
   'pedal.soft',
+  'wheel.hot',
 ] as const;
 
 export const EVENTS = [

@@ -20,8 +20,9 @@ export const brakesFirst: Rule = {
   says: (s) => {
     const { brakes } = s.dangers;
     if (!brakes) return null;
-    const then =
-      brakes.fluid === 'leaking' || brakes.fluid === 'low'
+    const then = brakes.hot
+      ? 'Let it cool, then find what drags: caliper, park brake or bearing. Look at the fluid as well.'
+      : brakes.fluid === 'leaking' || brakes.fluid === 'low'
         ? 'Find where the fluid went: look at every wheel, the pipes and the pads.'
         : 'Look at the brake fluid and along the pipes.';
     return {

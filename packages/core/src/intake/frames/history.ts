@@ -1,0 +1,195 @@
+import type { HistoryEvent } from '../../vocabulary/docket.ts';
+import type { EventName } from '../../vocabulary/words.ts';
+import type { Token } from '../../text/tokens.ts';
+import { agoIn, durationAt } from '../when.ts';
+import type { Unit } from '../units.ts';
+import { all, first, has, spanOf, type Clause, type Heard } from './clause.ts';
+
+/** Things whose work is an event even where nobody says `renewed`: "pads last week". */
+const WORK_BY_NAME: ReadonlySet<EventName> = new Set<EventName>(['brake-work', 'suspension-work']);
+/** Things that are repaired, not only renewed. */
+const REPAIRED: ReadonlySet<EventName> = new Set<EventName>([
+  'connector-repaired',
+  'brake-work',
+  'suspension-work',
+  'axle-shaft-work',
+]);
+
+interface Told {
+  readonly unit: Unit;
+  readonly event: EventName;
+  readonly from: number;
+  readonly to: number;
+}
+
+const tokensOf = (clause: Clause, unit: Unit): readonly Token[] => clause.tokens.slice(unit.from, unit.to);
+
+/** Whether a clause says when: a day, a month, so long ago. */
+const timeOf = (clause: Clause, unit: Unit): { days: number; from: number; to: number } | null => {
+  const ago = agoIn(tokensOf(clause, unit), clause.today);
+  return ago && { days: ago.days, from: unit.from + ago.from, to: unit.from + ago.to };
+};
+
+const denied = (unit: Unit): boolean => {
+  const deed = first(unit, 'deed');
+  return all(unit, 'not').some((item) => !deed || item.from < deed.to + 2);
+};
+
+/** Events a clause tells: a thing and what was done to it. */
+const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] => {
+  const { unit, tokens } = clause;
+  const out: Told[] = all(unit, 'event')
+    .filter(() => !clause.doubtful)
+    .map((item) => ({ unit, event: item.meaning.event, from: item.from, to: item.to }));
+  if (clause.doubtful || has(unit, 'wanted') || denied(unit) || has(unit, 'check', 'doubt')) return out;
+  const things = all(unit, 'thing').filter((item) => item.meaning.event !== undefined);
+  const measured = unit.numbers.some(
+    (n) => n.measure === 'ohm' || n.measure === 'volt' || n.measure === 'bare',
+  );
+  const strong = all(unit, 'deed').filter(
+    (item) => item.meaning.deed === 'renewed' || item.meaning.deed === 'worked',
+  );
+  const fresh = all(unit, 'deed').filter((item) => item.meaning.deed === 'new');
+  const next = clauses[k + 1];
+  // "sensor and ring changed": one deed for both.
+  const shared =
+    next?.unit.opener === 'and' &&
+    unit.items.every((item) => item.meaning.is === 'thing' || item.meaning.is === 'deed') &&
+    all(next.unit, 'deed').some((item) => item.meaning.deed === 'renewed') &&
+    all(next.unit, 'thing').some((item) => item.meaning.event !== undefined);
+  const seen = new Set<EventName>();
+  for (const item of things) {
+    const event = item.meaning.event as EventName;
+    if (seen.has(event)) continue;
+    const near = (deed: { from: number; to: number }) =>
+      deed.to <= item.from ? item.from - deed.to : deed.from - item.to;
+    const done = strong
+      .filter((deed) => deed.meaning.deed === 'renewed' || REPAIRED.has(event))
+      .sort((a, b) => near(a) - near(b))[0];
+    // "new tyre place", "hub makers": the thing is another word's.
+    if (/^(maker|makers|kit|kits|price|number|box|supplier)$/.test(tokens[item.to]?.norm ?? '')) continue;
+    const renewed = fresh.find((deed) => deed.to <= item.from && near(deed) <= 4);
+    const time = timeOf(clause, unit);
+    const told =
+      done ??
+      (renewed && !measured && (time || lastedAfter(clauses, k) !== null || curedAfter(clauses, k) !== null)
+        ? renewed
+        : null) ??
+      (time && WORK_BY_NAME.has(event) && !measured && !has(unit, 'look', 'noise') ? item : null) ??
+      (shared ? item : null);
+    if (!told) continue;
+    // A look at what was repaired before is a look.
+    if (done && has(unit, 'look') && done.meaning.deed === 'worked') continue;
+    // One deed is of the thing nearest to it; a list of things shares it.
+    if (done && things.length > 1 && done.meaning.deed === 'renewed') {
+      const nearest = [...things].sort((a, b) => gapOf(a, done) - gapOf(b, done))[0];
+      if (nearest !== item && nearest?.meaning.event !== event) continue;
+    }
+    seen.add(event);
+    out.push({ unit, event, ...spanOf(item, told) });
+  }
+  return out;
+};
+
+const gapOf = (a: { from: number; to: number }, b: { from: number; to: number }): number =>
+  a.to <= b.from ? b.from - a.to : a.from - b.to;
+
+/** Clauses that may say what became of it: its own and those after, up to the next event or the end of the next sentence. */
+const aftermath = (clauses: readonly Clause[], k: number): Unit[] => {
+  const own = clauses[k]?.unit;
+  if (!own) return [];
+  const rest: Unit[] = [];
+  const later = [...clauses.slice(k + 1).map(({ unit }) => unit), ...(clauses[k]?.following ?? [])];
+  for (const unit of later) {
+    if (
+      all(unit, 'event').length > 0 ||
+      (all(unit, 'thing').some((item) => item.meaning.event) && has(unit, 'deed'))
+    )
+      break;
+    rest.push(unit);
+  }
+  return [own, ...rest];
+};
+
+const lastedAfter = (clauses: readonly Clause[], k: number): { days: number; unit: Unit } | null => {
+  for (const unit of aftermath(clauses, k)) {
+    const tokens = clauses[k]?.tokens ?? [];
+    for (const item of all(unit, 'lasted')) {
+      const stretch = durationAt(tokens, item.to);
+      if (stretch && stretch.to <= unit.to) return { days: stretch.days, unit };
+    }
+  }
+  return null;
+};
+
+const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null => {
+  const clause = clauses[k];
+  if (!clause) return null;
+  const units = aftermath(clauses, k);
+  for (const unit of units) {
+    const said = first(unit, 'cured');
+    if (said) return said.meaning.cured;
+    if (unit !== clause.unit && has(unit, 'same') && !unit.group && all(unit, 'check').length === 0)
+      return 'no';
+    if (
+      all(unit, 'check').some(
+        ({ meaning: { check } }) => check.check === 'clear-and-drive' && check.result === 'back-at-once',
+      )
+    )
+      return 'no';
+    if (
+      unit !== clause.unit &&
+      has(unit, 'stays') &&
+      all(unit, 'complaint').some((item) => item.meaning.symptom.startsWith('speedometer'))
+    )
+      return 'no';
+    if (
+      unit !== clause.unit &&
+      unit.sentence === clause.unit.sentence &&
+      has(unit, 'stays') &&
+      has(unit, 'lampName') &&
+      !units.some((other) => has(other, 'gone'))
+    )
+      return null;
+  }
+  // "works again since the sender was changed", "the growl has gone since": the deed cured it.
+  const before = clauses[k - 1]?.unit;
+  if (clause.unit.opener === 'since' && before && (has(before, 'gone') || has(before, 'cured'))) return 'yes';
+  if (has(clause.unit, 'gone') && has(clause.unit, 'complaint')) return 'yes';
+  if (
+    clause.tokens
+      .slice(clause.unit.from, clause.unit.to)
+      .some((t) => t.norm === 'after' || t.norm === 'since') &&
+    has(clause.unit, 'gone')
+  )
+    return 'yes';
+  return null;
+};
+
+/** What was done, when, and whether it helped, of one sentence. */
+export const historyOf = (clauses: readonly Clause[]): Heard[] =>
+  clauses.flatMap((clause, k) =>
+    toldIn(clause, clauses, k).map(({ unit, event, from, to }): Heard => {
+      const next = clauses[k + 1]?.unit;
+      const before = clauses[k - 1]?.unit;
+      const free = (other: Unit | undefined): other is Unit =>
+        other !== undefined && !has(other, 'deed', 'event', 'lasted') && !has(other, 'complaint', 'lampName');
+      const when =
+        timeOf(clause, unit) ??
+        (free(next) ? timeOf(clause, next) : null) ??
+        (free(before) && !before.group ? timeOf(clause, before) : null);
+      const lasted = event.startsWith('battery') ? null : lastedAfter(clauses, k);
+      const cured = event.startsWith('battery') ? null : curedAfter(clauses, k);
+      const said: HistoryEvent = {
+        event,
+        wheelEnd: null,
+        daysAgo: when?.days ?? null,
+        ...(lasted
+          ? { cured: 'for-a-while' as const, daysUntilReturn: lasted.days }
+          : cured
+            ? { cured }
+            : {}),
+      };
+      return { is: 'event', event: said, from, to, unit, note: null };
+    }),
+  );

@@ -1,0 +1,144 @@
+import { LIT_WORDS } from '../words/complaints.ts';
+import type { Unit } from '../units.ts';
+import type { Token } from '../../text/tokens.ts';
+import { all, check, deniedAt, first, has, spanOf, speaksOf, type Clause, type Heard } from './clause.ts';
+import { goneAfter } from './felt.ts';
+
+/** What follows a lamp's name and makes it a part or a report, not a lamp. */
+const PART_BEHIND =
+  /^(sensor|sensors|ring|rings|pump|module|unit|controller|ecu|block|code|codes|plug|connector|fuse|relay|wiring|loom|lead|cable|pads|discs|fluid|pedal|pipe|hose|drum|shoes|caliper|work|job|kit|cleaner|disc|people|place|reader|scan|scanner|system only|bulb|lever|wheel|wheels|model|version|van|car|truck|pickup|lights are fine)$/;
+
+interface Named {
+  readonly unit: Unit;
+  readonly from: number;
+  readonly to: number;
+  readonly symptom: Extract<NonNullable<Heard['symptom']>, string>;
+}
+
+/** Lamps a clause names; a name before a part is the part's. */
+const namesIn = (clause: Clause): Named[] =>
+  all(clause.unit, 'lampName')
+    .filter(
+      (item) =>
+        !PART_BEHIND.test(clause.tokens[item.to]?.norm ?? '') &&
+        !/^\d/.test(clause.tokens[item.to]?.norm ?? ''),
+    )
+    .map((item) => ({ unit: clause.unit, from: item.from, to: item.to, symptom: item.meaning.symptom }));
+
+const litAt = (tokens: readonly Token[], unit: Unit): { from: number; to: number } | null => {
+  const hits = LIT_WORDS.all(tokens.slice(unit.from, unit.to));
+  // "on" before a place or a part is no lit lamp: "on the front left", "on the reader".
+  const hit = hits.find(({ from, to }) => {
+    const word = tokens[unit.from + from]?.norm ?? '';
+    const after = tokens[unit.from + to]?.norm ?? '';
+    return !(
+      word === 'on' &&
+      to - from === 1 &&
+      /^(the|a|my|his|that|front|rear|left|right|both|all|it)$/.test(after)
+    );
+  });
+  return hit ? { from: unit.from + hit.from, to: unit.from + hit.to } : null;
+};
+
+/** Lamps and messages of a sentence: named, lit, gone, or gone by themselves. Names of a list share what is said of one. */
+export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
+  const heard: Heard[] = [];
+  let pending: Named[] = [];
+  let lit = false;
+  clauses.forEach((clause, k) => {
+    const { unit, tokens } = clause;
+    const names = namesIn(clause);
+    const lamp = all(unit, 'thing').find((item) => item.meaning.thing === 'lamp') ?? null;
+    const byItself =
+      has(unit, 'byItself') ||
+      clauses.slice(k + 1, k + 2).some(({ unit: next }) => has(next, 'byItself') && next.items.length <= 2);
+    const stays = has(unit, 'stays');
+    const gone = (has(unit, 'gone') || goneAfter(clause)) && !(stays && !has(unit, 'gone'));
+    const off =
+      lamp !== null &&
+      (has(unit, 'off') ||
+        tokens
+          .slice(unit.from, unit.to)
+          .some(
+            (t, i, own) =>
+              t.norm === 'off' &&
+              !/^(came|went|gone|go|stay|stays|stayed|turn|turned|is)$/.test(own[i - 1]?.norm ?? ''),
+          )) &&
+      !gone;
+    const isLit = lamp ?? litAt(tokens, unit);
+    const chains = unit.opener === 'and' || unit.opener === 'comma';
+    if (!chains) pending = [];
+    if (names.length === 0 && pending.length === 0) {
+      if (lamp && !clause.doubtful) heard.push(...bareLamp(clause, lamp, { gone, byItself, off, stays }));
+      lit = false;
+      return;
+    }
+    const all_ = [...pending, ...names];
+    const share =
+      lit &&
+      names.length > 0 &&
+      chains &&
+      unit.items.every((item) => ['lampName', 'only', 'again', 'same', 'spun'].includes(item.meaning.is));
+    if (!isLit && !gone && !stays && !has(unit, 'again') && !share) {
+      pending = names.length > 0 ? all_ : [];
+      lit = false;
+      return;
+    }
+    pending = [];
+    if (names.length === 0 && !lamp && !litAt(tokens, unit)) return;
+    if (clause.doubtful) return;
+    for (const name of all_) {
+      const at = name.unit === unit ? spanOf(name, lamp) : name;
+      const denied =
+        deniedAt(name.unit, name.from) ||
+        (name.unit === unit && deniedAt(unit, (isLit ?? name).from)) ||
+        (name.unit === unit && trailingNot(unit, name));
+      if (gone && byItself) {
+        heard.push({ ...check(clause, at, { check: 'lamps', result: 'out-by-itself' }) });
+        continue;
+      }
+      if (!gone && (denied || off)) continue;
+      if (gone && saysUsedTo(clause) && name.unit !== unit) continue;
+      heard.push({
+        is: 'complaint',
+        symptom: gone ? { is: name.symptom, cured: 'yes' } : name.symptom,
+        from: at.from,
+        to: at.to,
+        unit: name.unit,
+        note: null,
+      });
+    }
+    lit = !gone;
+  });
+  return heard;
+};
+
+const trailingNot = (unit: Unit, name: Named): boolean => {
+  const not = all(unit, 'not').find((item) => item.from >= name.to);
+  return not !== undefined && !has(unit, 'gone') && all(unit, 'not').length === 1 && !speaksOf(unit, 'code');
+};
+
+const saysUsedTo = ({ unit, tokens }: Clause): boolean =>
+  tokens.slice(unit.from, unit.to).some((token) => token.norm === 'used');
+
+/** The lamp without a name: which one is not said, but that it is lit, or went out by itself. */
+const bareLamp = (
+  clause: Clause,
+  lamp: { from: number; to: number },
+  { gone, byItself, off, stays }: { gone: boolean; byItself: boolean; off: boolean; stays: boolean },
+): Heard[] => {
+  const { unit, tokens } = clause;
+  if (gone && byItself) return [check(clause, lamp, { check: 'lamps', result: 'out-by-itself' })];
+  if (gone && has(unit, 'cleared'))
+    return [check(clause, lamp, { check: 'lamps', result: 'out-after-clearing' })];
+  if (gone || off || clause.lampNamed || deniedAt(unit, lamp.from)) return [];
+  const word = tokens[lamp.from]?.norm ?? '';
+  if (!/^(light|lights|lamp|lamps|lite|telltale)$/.test(word) && lamp.to - lamp.from === 1) return [];
+  const shines = stays || has(unit, 'again') || litAt(tokens, unit) !== null || first(unit, 'check') !== null;
+  if (!shines || all(unit, 'check').some((item) => item.meaning.check.check === 'clear-and-drive')) return [];
+  if (has(unit, 'lasted', 'cured', 'not')) return [];
+  return [check(clause, lamp, { check: 'lamps', result: 'on' })];
+};
+
+/** Whether a text names a lamp that is lit anywhere. */
+export const namesALamp = (units: readonly Unit[]): boolean => units.some((unit) => has(unit, 'lampName'));

@@ -1,0 +1,190 @@
+import type { NumberAt } from '../units.ts';
+import {
+  all,
+  bare,
+  check,
+  deniedAt,
+  first,
+  has,
+  nearestThing,
+  saysWord,
+  speaksOf,
+  type Clause,
+  type Frame,
+  type Heard,
+} from './clause.ts';
+
+/** Things that are dead or flat without a wheel speed being meant. */
+const OTHER_DEAD = [
+  'battery',
+  'speedo',
+  'lamp',
+  'sender',
+  'pedal',
+  'tyre',
+  'other',
+  'code',
+  'supply',
+] as const;
+
+const percentOf = (unit: Clause['unit']): NumberAt | null =>
+  unit.numbers.find((number) => number.measure === 'percent') ?? null;
+
+/** What a live graph shows of a wheel. */
+export const liveFrame: Frame = (clause) => {
+  const { unit, topic } = clause;
+  if (clause.doubtful || has(unit, 'unchecked')) return [];
+  const excluding = unit.group?.places.some((place) => place.all) ?? false;
+  const wiggled = clause.sentence.some((other) =>
+    all(other, 'check').some((item) => item.meaning.check.check === 'wiggle'),
+  );
+  const patterns = all(unit, 'live');
+  const weak = patterns.find((item) => item.meaning.pattern === 'weak-at-low-speed');
+  const heard: Heard[] = [];
+  const percent = percentOf(unit);
+  if (percent && (speaksOf(unit, 'speed') || !speaksOf(unit, 'battery', 'pedal', 'other'))) {
+    const down = saysWord(clause, /^(low|lower|slow|slower|down|under|less|behind)$/);
+    const up = saysWord(clause, /^(high|higher|fast|faster|up|over|more|quicker)$/);
+    if (down !== up) {
+      topic.measure = 'live';
+      return [
+        check(clause, percent, {
+          check: 'live',
+          pattern: down ? 'reads-low' : 'reads-high',
+          percent: percent.value,
+          ...(saysWord(clause, /^(grows|growing|increases|rises)$/) ? { growsWithSpeed: true } : {}),
+        }),
+      ];
+    }
+  }
+  for (const item of patterns) {
+    const { pattern } = item.meaning;
+    const near = nearestThing(unit, item);
+    if (near && (OTHER_DEAD as readonly string[]).includes(near.meaning.thing)) continue;
+    if (unit.numbers.some((number) => number.measure === 'ohm')) continue;
+    if (
+      pattern === 'weak-at-low-speed' &&
+      !unit.group &&
+      !speaksOf(unit, 'speed', 'sensor') &&
+      patterns.length < 2 &&
+      topic.measure !== 'live'
+    )
+      continue;
+    if (wiggled && pattern === 'drops-out') continue;
+    if (weak && item !== weak) continue;
+    if (pattern === 'noisy' && !speaksOf(unit, 'speed') && topic.measure !== 'live' && !unit.group) continue;
+    if (pattern === 'no-signal' && deniedAt(unit, item.from)) continue;
+    if (pattern === 'no-signal' && near?.meaning.thing === 'sensor' && item.to - item.from === 1) continue;
+    if ((pattern === 'reads-high' || pattern === 'reads-low') && topic.measure === 'ohm') continue;
+    if (pattern === 'normal') {
+      const live =
+        speaksOf(unit, 'speed') ||
+        topic.measure === 'live' ||
+        /four|same on|speeds/.test(words(clause, item));
+      if (!live || has(unit, 'rest') || excluding) continue;
+      const whole = !unit.group;
+      topic.measure = 'live';
+      heard.push(check(clause, item, { check: 'live', pattern: 'normal', ...(whole ? {} : {}) }));
+      break;
+    }
+    if (deniedAt(unit, item.from)) {
+      if (pattern === 'drops-out') heard.push(check(clause, item, { check: 'live', pattern: 'normal' }));
+      continue;
+    }
+    topic.measure = 'live';
+    heard.push(check(clause, item, { check: 'live', pattern }));
+    break;
+  }
+  const unsteady = first(unit, 'jumps');
+  if (
+    heard.length === 0 &&
+    unsteady &&
+    speaksOf(unit, 'speed') &&
+    !wiggled &&
+    !deniedAt(unit, unsteady.from)
+  ) {
+    topic.measure = 'live';
+    heard.push(check(clause, unsteady, { check: 'live', pattern: 'noisy' }));
+  }
+  if (heard.length > 0) return heard;
+  const even = first(unit, 'same') ?? first(unit, 'sound');
+  if (
+    even &&
+    unit.group &&
+    !has(unit, 'rest') &&
+    !excluding &&
+    (topic.measure === 'live' || speaksOf(unit, 'speed')) &&
+    /steady|fine|ok|good|smooth/.test(words(clause, even))
+  )
+    return speaksOf(unit, 'speed') || words(clause, even) !== 'ok'
+      ? [check(clause, even, { check: 'live', pattern: 'normal' })]
+      : [];
+  const nothing = first(unit, 'nothing');
+  if (nothing && unit.group && topic.measure === 'live' && !has(unit, 'play', 'noise'))
+    return [check(clause, nothing, { check: 'live', pattern: 'no-signal' })];
+  if (speaksOf(unit, 'speed')) topic.measure = 'live';
+  return [];
+};
+
+const words = ({ tokens }: Clause, at: { from: number; to: number }): string =>
+  tokens
+    .slice(at.from, at.to)
+    .map((token) => token.norm)
+    .join(' ');
+
+/** Speeds within this share of the middle one are the same: whole km/h are read off a screen. */
+const SAME = 0.03;
+/** No road vehicle shows more. */
+const FASTEST_KMH = 200;
+
+/** Speeds read off wheel by wheel, `FL 12, FR 12, RL 0, RR 12 km/h`: at least three, held against their middle. */
+export const speedList = (clauses: readonly Clause[]): Heard[] => {
+  const rows = clauses.flatMap((clause) => {
+    const numbers = clause.unit.numbers.filter((n) => n.measure === 'bare' || n.measure === 'speed');
+    const [number] = numbers;
+    const fits =
+      number &&
+      numbers.length === 1 &&
+      clause.unit.group &&
+      !clause.unit.group.choice &&
+      number.value <= FASTEST_KMH;
+    return fits ? [{ clause, number }] : [];
+  });
+  const called = clauses.some(
+    ({ unit }) => speaksOf(unit, 'speed') || unit.numbers.some((n) => n.measure === 'speed'),
+  );
+  const measured = clauses.some(
+    ({ unit }) =>
+      unit.numbers.some(
+        (n) =>
+          n.measure === 'ohm' || n.measure === 'volt' || n.measure === 'teeth' || n.measure === 'volt-ac',
+      ) ||
+      has(unit, 'open') ||
+      speaksOf(unit, 'supply', 'plug'),
+  );
+  const wheels = rows.reduce(
+    (n, { clause }) => n + (clause.unit.group?.places.flatMap((p) => p.wheelEnds).length ?? 0),
+    0,
+  );
+  if (measured || wheels < (called ? 2 : 3)) return [];
+  const sorted = rows.map(({ number }) => number.value).sort((a, b) => a - b);
+  const middle = sorted.filter((value) => value > 0)[
+    Math.floor(sorted.filter((value) => value > 0).length / 2)
+  ];
+  if (middle === undefined) return [];
+  return rows.map(({ clause, number }) =>
+    check(clause, number, {
+      check: 'live',
+      pattern:
+        number.value === 0
+          ? 'no-signal'
+          : Math.abs(number.value / middle - 1) <= SAME
+            ? 'normal'
+            : number.value > middle
+              ? 'reads-high'
+              : 'reads-low',
+    }),
+  );
+};
+
+export const isPlain = (clause: Clause): boolean => bare(clause.unit.numbers).length > 0;

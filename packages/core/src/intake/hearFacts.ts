@@ -1,0 +1,127 @@
+import type { Token } from '../text/tokens.ts';
+import { correctionsIn, struckBy, type Correction } from '../text/corrections.ts';
+import { noiseFrame, playFrame } from './frames/bearing.ts';
+import { all, has, type Clause, type Frame, type Heard, type Topic } from './frames/clause.ts';
+import { feltFrame } from './frames/felt.ts';
+import { historyOf } from './frames/history.ts';
+import { lampsOf, namesALamp } from './frames/lamps.ts';
+import { liveFrame, speedList } from './frames/live.ts';
+import { lookFrame } from './frames/looks.ts';
+import { acFrame, batteryFrame, resistanceFrame, supplyFrame, teethOf } from './frames/meter.ts';
+import { fluidFrame, trialFrame, wiggleFrame } from './frames/trials.ts';
+import type { Unit } from './units.ts';
+
+/** Frames of one clause, in the order they are asked. The first to say what a clause measures sets the sentence's topic. */
+const FRAMES: readonly Frame[] = [
+  batteryFrame,
+  acFrame,
+  supplyFrame,
+  resistanceFrame,
+  liveFrame,
+  playFrame,
+  noiseFrame,
+  lookFrame,
+  wiggleFrame,
+  trialFrame,
+  fluidFrame,
+  feltFrame,
+];
+
+/** "Front left has play, ditto front right": the findings of the clause before, again. */
+const again = (clause: Clause, heard: readonly Heard[]): Heard[] => {
+  const { unit, sentence } = clause;
+  const alone = !unit.items.some((item) =>
+    ['look', 'play', 'noise', 'open', 'live', 'sound', 'check', 'complaint', 'lampName'].includes(
+      item.meaning.is,
+    ),
+  );
+  const said = unit.items.some(
+    (item) =>
+      item.meaning.is === 'same' &&
+      /^(ditto|same|so|likewise|too|also|as)/.test(clause.tokens[item.from]?.norm ?? ''),
+  );
+  if (!unit.group || !alone || !said || unit.numbers.length > 0) return [];
+  const last = heard.at(-1);
+  if (
+    !last ||
+    last.unit.sentence < unit.sentence - 1 ||
+    !(last.unit.sentence === unit.sentence ? sentence.includes(last.unit) : true)
+  )
+    return [];
+  return heard
+    .filter((fact) => fact.unit === last.unit && fact.is !== 'complaint')
+    .map((fact) => ({ ...fact, from: unit.from, to: unit.to, unit }));
+};
+
+/** Battery at rest and cranking are two figures of one check. */
+const oneBattery = (heard: readonly Heard[]): Heard[] => {
+  const batteries = heard.filter((fact) => fact.check?.check === 'battery');
+  const [one, two] = batteries;
+  if (!one || !two) return [...heard];
+  const merged = { ...one, check: { ...one.check, ...two.check } as Heard['check'] };
+  return heard.flatMap((fact) => (fact === one ? [merged as Heard] : fact === two ? [] : [fact]));
+};
+
+/** Facts taken back: the last of its kind before a correction, where another of that kind follows. */
+const withoutStruck = (heard: readonly Heard[], corrections: readonly Correction[]): Heard[] => {
+  if (corrections.length === 0) return [...heard];
+  const out = new Set<Heard>();
+  for (const kind of new Set(heard.flatMap((fact) => fact.check?.check ?? []))) {
+    const mine = heard.filter((fact) => fact.check?.check === kind).sort((a, b) => a.from - b.from);
+    for (const i of struckBy(corrections, mine)) {
+      const fact = mine[i];
+      if (fact) out.add(fact);
+    }
+  }
+  return heard.filter((fact) => !out.has(fact));
+};
+
+const ends = (tokens: readonly Token[], units: readonly Unit[]): boolean => {
+  const last = units.at(-1);
+  return last !== undefined && tokens[last.to]?.norm === '?';
+};
+
+/** Every fact of a text, each in its own clause; wheels are given afterwards. */
+export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], today: string): Heard[] => {
+  const sentences: Unit[][] = [];
+  for (const unit of units) {
+    const last = sentences.at(-1);
+    if (last && last[0]?.sentence === unit.sentence) last.push(unit);
+    else sentences.push([unit]);
+  }
+  const lampNamed = namesALamp(units);
+  const heard: Heard[] = [];
+  sentences.forEach((sentence, n) => {
+    const topic: Topic = { looked: null, measure: null };
+    const question = ends(tokens, sentence);
+    const clauses = sentence.map((unit): Clause => ({
+      unit,
+      tokens,
+      topic,
+      sentence,
+      following: sentences[n + 1] ?? [],
+      doubtful: question || has(unit, 'doubt'),
+      today,
+      lampNamed,
+    }));
+    const teeth = teethOf(clauses);
+    const speeds = teeth.length > 0 ? [] : speedList(clauses);
+    const taken = new Set([...speeds, ...teeth].map(({ unit }) => unit));
+    heard.push(...teeth, ...speeds);
+    for (const clause of clauses) {
+      if (taken.has(clause.unit)) continue;
+      const mine: Heard[] = [];
+      for (const frame of FRAMES) mine.push(...frame(clause));
+      heard.push(...mine, ...again(clause, heard));
+    }
+    heard.push(...lampsOf(clauses), ...historyOf(clauses));
+  });
+  return withoutStruck(oneBattery(heard), correctionsIn(tokens));
+};
+
+/** Wants, reader and the like: items that speak for themselves. */
+export const plainItems = (units: readonly Unit[]) => ({
+  wants: [...new Set(units.flatMap((unit) => all(unit, 'want').map((item) => item.meaning.want)))],
+  reader: units.flatMap((unit) => all(unit, 'reader').map((item) => item.meaning.reader))[0] ?? null,
+  codesCleared: units.some((unit) => has(unit, 'cleared')) ? true : null,
+});

@@ -1,0 +1,178 @@
+import type { Check } from '../vocabulary/check.ts';
+import type { DocketSymptom, HistoryEvent } from '../vocabulary/docket.ts';
+import { EVENT_IN_WORDS, SYMPTOM_IN_WORDS } from '../vocabulary/inWords.ts';
+import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
+import type { Token } from '../text/tokens.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { symptomOf } from '../vocabulary/complaints.ts';
+import { checkLabel } from './checkLabel.ts';
+import type { Heard } from './frames/clause.ts';
+import type { Placed } from './resolveWheels.ts';
+import type { Unit } from './units.ts';
+
+type Ask = NonNullable<IntakeReading['asks']>[number];
+
+/** Checks of the whole vehicle: they take a wheel only where their own clause says one. */
+const WHOLE: ReadonlySet<string> = new Set(['battery', 'lamps', 'clear-and-drive']);
+/** A worst look says what a lesser one beside it says. */
+const WITHIN: Readonly<Record<string, string>> = {
+  'broken-lock': 'shell-broken',
+  'loose-pins': 'shell-broken',
+};
+
+export interface PlacedFact {
+  readonly heard: Heard;
+  readonly place: Placed;
+}
+
+export interface PlacedFacts {
+  readonly checks: Check[];
+  readonly symptoms: DocketSymptom[];
+  readonly history: HistoryEvent[];
+  readonly chips: Chip[];
+  readonly asks: Ask[];
+  readonly placed: readonly PlacedFact[];
+}
+
+const soundResult = (check: Check): boolean =>
+  ('result' in check && ['sound', 'none', 'steady', 'full'].includes(check.result)) ||
+  (check.check === 'live' && check.pattern === 'normal');
+
+/** Whether a fact says that something is well. */
+export const isSound = ({ check }: Heard): boolean => check !== undefined && soundResult(check);
+
+const NOWHERE: Placed = { wheelEnds: [], carried: false, asked: false, group: null };
+
+const eventLabel = (event: HistoryEvent): string =>
+  [
+    EVENT_IN_WORDS[event.event],
+    event.daysAgo == null ? null : `${event.daysAgo} days ago`,
+    event.daysUntilReturn != null
+      ? `good for ${event.daysUntilReturn} days`
+      : event.cured === 'no'
+        ? 'no change'
+        : event.cured === 'yes'
+          ? 'cured it'
+          : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+/** Gives every fact its wheels and makes checks, complaints, history and chips of them. */
+export const placeFacts = (
+  heard: readonly Heard[],
+  resolve: (unit: Unit, kind: 'finding' | 'work' | 'sound') => Placed,
+  tokens: readonly Token[],
+  text: string,
+  moves: Readonly<Record<string, WheelEnd | null>>,
+): PlacedFacts => {
+  const checks: Check[] = [];
+  const symptoms: DocketSymptom[] = [];
+  const history: HistoryEvent[] = [];
+  const chips: Chip[] = [];
+  const asks: Ask[] = [];
+  const placed: PlacedFact[] = [];
+  const times = new Map<string, number>();
+  const known = new Set<string>();
+
+  const add = <T>(list: T[], fact: T): void => {
+    const written = JSON.stringify(fact);
+    if (known.has(written)) return;
+    known.add(written);
+    list.push(fact);
+  };
+
+  for (const fact of [...heard].sort((a, b) => a.from - b.from)) {
+    const start = tokens[fact.from]?.start ?? 0;
+    const end = tokens[fact.to - 1]?.end ?? start;
+    const words = text.slice(start, end);
+    const nth = times.get(words) ?? 0;
+    times.set(words, nth + 1);
+    const key = `${words.toLowerCase()}#${nth}`;
+    const clause = {
+      start: tokens[fact.unit.from]?.start ?? start,
+      end: tokens[fact.unit.to - 1]?.end ?? end,
+    };
+    const base = { words, start, end, note: fact.note, clause };
+
+    if (fact.is === 'complaint' && fact.symptom) {
+      const symptom = fact.symptom;
+      const twin = symptoms.findIndex((other) => symptomOf(other) === symptomOf(symptom));
+      if (twin >= 0) continue;
+      add(symptoms, symptom);
+      placed.push({ heard: fact, place: NOWHERE });
+      const cured = typeof symptom === 'object' && symptom.cured === 'yes';
+      chips.push({
+        ...base,
+        kind: 'complaint',
+        label: `${SYMPTOM_IN_WORDS[symptomOf(symptom)]}${cured ? ': gone' : ''}`,
+      });
+      continue;
+    }
+    if (fact.is === 'event' && fact.event) {
+      const event = fact.event;
+      const whole = event.event.startsWith('battery');
+      const found = whole ? NOWHERE : resolve(fact.unit, 'work');
+      const all = found.group?.places.some((place) => place.all) ?? false;
+      const moved = key in moves;
+      const ends = moved ? (moves[key] ? [moves[key]] : []) : all ? [] : found.wheelEnds;
+      for (const wheelEnd of ends.length > 0 ? ends : [null]) add(history, { ...event, wheelEnd });
+      placed.push({ heard: fact, place: found });
+      chips.push({
+        ...base,
+        kind: 'history',
+        label: eventLabel(event),
+        wheelEnds: [...ends],
+        carried: !moved && found.carried && ends.length > 0,
+        asked: !moved && found.asked,
+        key: whole ? null : key,
+        moved,
+      });
+      continue;
+    }
+    if (!fact.check) continue;
+    const { check } = fact;
+    const whole =
+      (WHOLE.has(check.check) && !(check.check === 'clear-and-drive' && false)) ||
+      (check.check === 'brake.fluid' && !fact.unit.group);
+    const found = whole ? NOWHERE : resolve(fact.unit, soundResult(check) ? 'sound' : 'finding');
+    const moved = key in moves;
+    if (fact.is === 'noise' && !moved && found.wheelEnds.length === 0 && !found.asked && !found.group) {
+      if (!symptoms.some((other) => symptomOf(other) === 'noise.wheel')) {
+        add(symptoms, 'noise.wheel');
+        chips.push({ ...base, kind: 'complaint', label: SYMPTOM_IN_WORDS['noise.wheel'] });
+        placed.push({ heard: fact, place: NOWHERE });
+      }
+      continue;
+    }
+    const exclusive = check.check === 'swap' ? found.wheelEnds.slice(0, 1) : found.wheelEnds;
+    const ends = moved ? (moves[key] ? [moves[key]] : []) : exclusive;
+    const lesser = 'result' in check ? WITHIN[check.result] : undefined;
+    const said = ends.length > 0 ? ends : [null];
+    for (const wheelEnd of said) {
+      const covered = checks.some(
+        (other) =>
+          other.check === check.check &&
+          'result' in other &&
+          other.result === lesser &&
+          (other.wheelEnd ?? null) === wheelEnd,
+      );
+      if (covered) continue;
+      add(checks, wheelEnd === null ? check : { ...check, wheelEnd });
+    }
+    placed.push({ heard: fact, place: found });
+    chips.push({
+      ...base,
+      kind: 'check',
+      label: checkLabel(check),
+      wheelEnds: [...ends],
+      carried: !moved && found.carried && ends.length > 0,
+      asked: !moved && found.asked,
+      key: whole ? null : key,
+      moved,
+    });
+    if (!moved && found.asked && !asks.some((ask) => ask.about === 'wheelEnd'))
+      asks.push({ about: 'wheelEnd', words, ask: `"${words}": at which wheel?` });
+  }
+  return { checks, symptoms, history, chips, asks, placed };
+};

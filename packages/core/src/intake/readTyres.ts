@@ -1,0 +1,52 @@
+import { parseTyreSize } from '../checks/tyreSize.ts';
+import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
+import { wheelEndAt } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { has } from './frames/clause.ts';
+import type { Placed } from './resolveWheels.ts';
+import type { Unit } from './units.ts';
+
+/** A tyre size in running text. */
+const TYRE =
+  /(?<![\p{L}\d])(?:(?:LT|P)?\d{3}\s?\/\s?\d{2,3}\s?(?:Z?R|-|\s)\s?\d{2}C?(?:\s?\d{2,3}(?:\/\d{2,3})?[A-Z])?|\d{2}(?:[.,]\d+)?\s?[xX\u00D7]\s?\d{1,2}[.,]\d{1,2}\s?(?:R|-)\s?\d{2}|\d[.,]\d{2}\s?(?:R|-)\s?\d{2})(?![\p{L}\d])/giu;
+
+export interface FoundTyre {
+  readonly size: string;
+  readonly start: number;
+  readonly end: number;
+}
+
+/** Every tyre size of a text. */
+export const findTyreSizes = (text: string): FoundTyre[] =>
+  [...text.matchAll(TYRE)]
+    .filter((match) => parseTyreSize(match[0]) !== null)
+    .map((match) => ({ size: match[0].trim(), start: match.index, end: match.index + match[0].length }));
+
+/** A size with the wheels it is of: its clause's place, the rest of the wheels, or all of them. */
+export interface PlacedTyre extends FoundTyre {
+  readonly wheelEnds: readonly WheelEnd[];
+  readonly carried: boolean;
+}
+
+/** Gives each size its wheels. A size said of no wheel stays without one. */
+export const placeTyres = (
+  found: readonly FoundTyre[],
+  unitAt: (start: number) => Unit | null,
+  placeOf: (unit: Unit) => Placed,
+  axles: number,
+): { tyres: TyreSizes; placed: PlacedTyre[] } => {
+  const tyres: TyreSizes = {};
+  const all = Array.from({ length: axles }, (_, i) => [
+    wheelEndAt(i + 1, 'left'),
+    wheelEndAt(i + 1, 'right'),
+  ]).flat();
+  const placed = found.map((tyre): PlacedTyre => {
+    const unit = unitAt(tyre.start);
+    const place = unit ? placeOf(unit) : null;
+    const rest = unit !== null && has(unit, 'rest') && !unit.group;
+    const ends = rest ? all.filter((end) => !(end in tyres)) : (place?.wheelEnds ?? []);
+    for (const end of ends) tyres[end] ??= tyre.size;
+    return { ...tyre, wheelEnds: ends, carried: !rest && (place?.carried ?? false) };
+  });
+  return { tyres, placed };
+};

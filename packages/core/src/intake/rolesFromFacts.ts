@@ -1,0 +1,49 @@
+import type { LocatedPosition } from '../positions/readPositions.ts';
+import { has } from './frames/clause.ts';
+import { isSound, type PlacedFact } from './placeFacts.ts';
+import type { Unit } from './units.ts';
+
+/**
+ * What the facts at a place make of it. A place of which only good is said while another is complained of is not the
+ * corner; places with findings of their own are several corners, not a disagreement; a place whose trouble went is past.
+ */
+export const rolesFromFacts = (
+  positions: readonly LocatedPosition[],
+  units: readonly Unit[],
+  placed: readonly PlacedFact[],
+): LocatedPosition[] => {
+  const unitOf = (position: LocatedPosition): Unit | undefined =>
+    units.find((unit) => unit.group?.places.some((place) => place.start === position.start));
+  const told = positions.map((position) => {
+    const unit = unitOf(position);
+    const facts = placed.filter(({ place }) => place.group?.places.some((p) => p.start === position.start));
+    const checks = facts.filter(({ heard }) => heard.check !== undefined);
+    const next = unit ? units[unit.index + 1] : undefined;
+    const went =
+      next !== undefined &&
+      next.sentence === unit?.sentence &&
+      has(next, 'gone') &&
+      !next.group &&
+      next.items.every((item) => item.meaning.is === 'gone');
+    const well =
+      checks.length > 0
+        ? checks.every(({ heard }) => isSound(heard))
+        : unit !== undefined &&
+          has(unit, 'sound') &&
+          facts.length === 0 &&
+          unit.items.every((item) => ['sound', 'thing'].includes(item.meaning.is));
+    return { position, well, went, found: checks.length > 0 };
+  });
+  const complained = told.some(
+    ({ position, well, went }) => !position.role && !well && !went && position.wheelEnds.length > 0,
+  );
+  let before = false;
+  return told.map(({ position, well, went, found }): LocatedPosition => {
+    if (position.role) return position;
+    if (went) return { ...position, role: 'past' };
+    if (well && complained) return { ...position, role: 'denied' };
+    const several = before && found && !position.joinedBy;
+    before ||= found;
+    return several ? { ...position, joinedBy: 'and' } : position;
+  });
+};

@@ -1,0 +1,229 @@
+import { lexicon, type Hit } from '../text/lexicon.ts';
+import type { Token } from '../text/tokens.ts';
+import type { LocatedPosition } from '../positions/readPositions.ts';
+import type { NumberSaid } from './numbers.ts';
+import type { Item } from './words/item.ts';
+
+/** An item where it stands. */
+export type Said = Hit<Item>;
+/** A number where it stands, in tokens as well. */
+export type NumberAt = NumberSaid & { readonly from: number; readonly to: number };
+
+/** Wheels named together: joined by "and" they are all meant, by "or" one of them. */
+export interface PlaceGroup {
+  readonly from: number;
+  readonly to: number;
+  readonly places: readonly LocatedPosition[];
+  readonly choice: boolean;
+}
+
+/** A clause that speaks of one place at most, with everything that was heard in it. */
+export interface Unit {
+  readonly index: number;
+  readonly from: number;
+  readonly to: number;
+  readonly sentence: number;
+  /** What stands before it. */
+  readonly opener: 'start' | 'comma' | 'and' | 'but' | 'colon' | 'since' | 'split';
+  readonly group: PlaceGroup | null;
+  /** A place that heads what follows: `front left:`. */
+  readonly label: boolean;
+  readonly items: readonly Said[];
+  readonly numbers: readonly NumberAt[];
+}
+
+const KEPT_TOGETHER = lexicon<true>([
+  [
+    'top and bottom|twelve and six|12 and 6|six and twelve|three and nine|pads and discs|discs and pads|hub and bearing|bearing and hub|comes and goes|come and go|coming and going|cuts in and out|clean and dry|back and forth|up and down|in and out|side to side|bits and pieces|now and then|now and again|again and again|free and quiet|on and off|smooth and quiet|push and pull|pushed and pulled|nice and tight|black and green|read again|cleared and read again|cleared and reread|were cleared and read again|lower arm and track rod end|and a half|sixes and sevens|hum and haw|time and again|moves and squeaks|squeaks and moves|nuts and bolts|kit and caboodle|ins and outs|odds and ends',
+    true,
+  ],
+]);
+const BREAKS: ReadonlyMap<string, Unit['opener']> = new Map([
+  ['and', 'and'],
+  ['plus', 'and'],
+  ['&', 'and'],
+  ['but', 'but'],
+  ['while', 'but'],
+  ['whereas', 'but'],
+  ['though', 'but'],
+  ['although', 'but'],
+  ['however', 'but'],
+  ['yet', 'but'],
+  ['then', 'comma'],
+  ['so', 'comma'],
+  ['because', 'comma'],
+  ['which', 'comma'],
+  ['where', 'comma'],
+  ['now', 'comma'],
+  [',', 'comma'],
+  ['(', 'comma'],
+  [')', 'comma'],
+  ['|', 'comma'],
+  ['/', 'comma'],
+  ['\u2013', 'comma'],
+  ['\u2014', 'comma'],
+  [':', 'colon'],
+  ['since', 'since'],
+]);
+const STOPS = new Set(['.', ';', '!', '?', '\n']);
+
+/** Predicates: what may be said of a place. */
+const PREDICATES = new Set<Item['is']>([
+  'look',
+  'sound',
+  'play',
+  'rocking',
+  'moves',
+  'tight',
+  'noise',
+  'quiet',
+  'open',
+  'short',
+  'jumps',
+  'nothing',
+  'live',
+  'check',
+  'deed',
+  'complaint',
+]);
+
+/** Places that stand together: `front left and right`, `rear left or rear right`. */
+export const groupPlaces = (positions: readonly LocatedPosition[]): PlaceGroup[] => {
+  const groups: PlaceGroup[] = [];
+  for (const place of positions) {
+    if (place.struck || place.reference) continue;
+    const last = groups.at(-1);
+    const joins = place.joinedBy === 'and' || place.joinedBy === 'or' || place.joinedBy === 'so';
+    if (last && joins && !place.oneOf)
+      groups[groups.length - 1] = {
+        from: last.from,
+        to: place.to,
+        places: place.joinedBy === 'so' ? [place] : [...last.places, place],
+        choice: last.choice || place.joinedBy === 'or',
+      };
+    else groups.push({ from: place.from, to: place.to, places: [place], choice: place.oneOf === true });
+  }
+  return groups;
+};
+
+interface Cut {
+  readonly from: number;
+  readonly to: number;
+  readonly sentence: number;
+  readonly opener: Unit['opener'];
+  readonly colon: boolean;
+}
+
+/** Clauses by stops, marks and joining words; nothing is cut inside a place or a phrase. */
+const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: readonly Said[]): Cut[] => {
+  const held = new Uint8Array(tokens.length);
+  for (const { from, to } of groups) held.fill(1, from, to);
+  for (const { from, to } of items) if (to - from > 1) held.fill(1, from, to);
+  for (const { from, to } of KEPT_TOGETHER.all(tokens)) held.fill(1, from, to);
+  const out: Cut[] = [];
+  let from = 0;
+  let sentence = 0;
+  let opener: Unit['opener'] = 'start';
+  const close = (to: number, next: Unit['opener'], colon = false) => {
+    if (to > from) {
+      out.push({ from, to, sentence, opener, colon });
+      opener = next;
+    } else if (opener === 'comma' || opener === 'start') opener = next === 'comma' ? opener : next;
+  };
+  tokens.forEach((token, i) => {
+    if (STOPS.has(token.norm) || token.kind === 'newline') {
+      close(i, 'start');
+      from = i + 1;
+      sentence++;
+      opener = 'start';
+      return;
+    }
+    const breaks = held[i] ? undefined : BREAKS.get(token.norm);
+    const dash = token.norm === '-' && token.kind === 'mark' && !held[i];
+    if (!breaks && !dash) return;
+    // "since 2019", "fine since": a time, not a clause of its own.
+    if (
+      breaks === 'since' &&
+      !/^(the|we|i|he|they|it|a|you|she|my|our|his|that|new)$/.test(tokens[i + 1]?.norm ?? '')
+    )
+      return;
+    close(i, dash ? 'comma' : (breaks as Unit['opener']), breaks === 'colon');
+    from = i + 1;
+  });
+  close(tokens.length, 'start');
+  return out;
+};
+
+const within = <T extends { from: number; to: number }>(
+  things: readonly T[],
+  from: number,
+  to: number,
+): T[] => things.filter((thing) => thing.from >= from && thing.from < to);
+
+/**
+ * A clause that names several places is taken apart: each place heads what follows it (`FL ok FR ok RR dead`), or ends
+ * what stands before it (`1020 on the left rear 1060 on the right rear`), as the clause begins.
+ */
+const takeApart = (
+  cut: Cut,
+  groups: readonly PlaceGroup[],
+  items: readonly Said[],
+  numbers: readonly NumberAt[],
+): Array<{ from: number; to: number }> => {
+  const first = groups[0];
+  if (!first || groups.length < 2) return [{ from: cut.from, to: cut.to }];
+  // `swapped rear right with rear left` is one deed on two wheels.
+  const trails =
+    items.some((item) => PREDICATES.has(item.meaning.is) && item.from < first.from) ||
+    numbers.some((number) => number.from < first.from);
+  const edges = trails
+    ? groups.slice(0, -1).map((group) => group.to)
+    : groups.slice(1).map((group) => group.from);
+  const starts = [cut.from, ...edges];
+  return starts.map((from, i) => ({ from, to: edges[i] ?? cut.to }));
+};
+
+/** Cuts a text into units. Every token but marks and joining words is in exactly one. */
+export const unitsOf = (
+  tokens: readonly Token[],
+  groups: readonly PlaceGroup[],
+  items: readonly Said[],
+  numbers: readonly NumberAt[],
+): Unit[] => {
+  const units: Unit[] = [];
+  const next = { group: 0, item: 0, number: 0 };
+  const upTo = <T extends { from: number }>(
+    things: readonly T[],
+    key: keyof typeof next,
+    from: number,
+    to: number,
+  ): T[] => {
+    while ((things[next[key]]?.from ?? Infinity) < from) next[key]++;
+    const start = next[key];
+    let end = start;
+    while ((things[end]?.from ?? Infinity) < to) end++;
+    next[key] = end;
+    return things.slice(start, end);
+  };
+  for (const cut of cutsOf(tokens, groups, items)) {
+    const mine = upTo(groups, 'group', cut.from, cut.to);
+    const said = upTo(items, 'item', cut.from, cut.to);
+    const counted = upTo(numbers, 'number', cut.from, cut.to);
+    takeApart(cut, mine, said, counted).forEach(({ from, to }, i) => {
+      const group = within(mine, from, to)[0] ?? null;
+      const own = within(said, from, to);
+      units.push({
+        index: units.length,
+        from,
+        to,
+        sentence: cut.sentence,
+        opener: i === 0 ? cut.opener : 'split',
+        group,
+        label: cut.colon && group !== null && !own.some((item) => PREDICATES.has(item.meaning.is)),
+        items: own,
+        numbers: within(counted, from, to),
+      });
+    });
+  }
+  return units;
+};
