@@ -26,7 +26,8 @@ export const parseJ2012 = (text: string): ParsedCode | null => {
   if (!match) return null;
   const [, letter = '', rest = '', , type] = match;
   const four = rest.replace(/\s/g, '');
-  if (digitsIn(four) < 2) return null;
+  // `C0ABC` is a code, `COLD` and `c0ffe` are words: with one digit alone every letter must be hex and a capital.
+  if (digitsIn(four) < 2 && !/^[0-3][A-F]{3}$/.test(four)) return null;
   const base = letter.toUpperCase() + forgive(four);
   const failureType = type ? forgive(type) : null;
   const code = failureType ? `${base}-${failureType}` : base;
@@ -49,7 +50,7 @@ export const parseRawBytes = (text: string): ParsedCode | null => {
 /** SAE J1939: `SPN 789 FMI 5`, `789/5`, `s789 f5`, `SPN:789 FMI:5`, `SPN 789`. */
 export const parseSpn = (text: string): ParsedCode | null => {
   const match =
-    /^SPN[\s:#.-]*(\d{1,6})(?:[\s,;/.-]*FMI[\s:#.-]*(\d{1,2}))?$/i.exec(text.trim()) ??
+    /^SPN[\s:#.=-]*(\d{1,6})(?:[\s,;/.-]*FMI[\s:#.=-]*(\d{1,2}))?$/i.exec(text.trim()) ??
     /^s\s?(\d{1,6})[\s,;/-]*f\s?(\d{1,2})$/i.exec(text.trim()) ??
     /^(\d{2,6})\s?\/\s?(\d{1,2})$/.exec(text.trim());
   if (!match) return null;
@@ -66,9 +67,9 @@ export const parseFlash = (text: string): ParsedCode | null =>
     ? { grammar: 'flash', code: text.trim().replace(/\s?[-,]\s?/, '-'), corrected: null }
     : null;
 
-/** A maker's own number: three to five decimal or hex digits. */
+/** A maker's own number: two to five decimal or hex digits. */
 export const parseMaker = (text: string): ParsedCode | null =>
-  /^[0-9A-F]{3,5}$/i.test(text.trim()) && digitsIn(text) >= 2
+  /^[0-9A-F]{2,5}$/i.test(text.trim()) && digitsIn(text) >= 2
     ? { grammar: 'maker', code: text.trim().toUpperCase(), corrected: null }
     : null;
 

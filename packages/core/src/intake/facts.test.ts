@@ -64,8 +64,8 @@ describe('checks made already', () => {
     expect(read(text).checks).toEqual([wanted]);
   });
 
-  test('a denied look is no finding', () => {
-    expect(read('ring not cracked').checks).toEqual([]);
+  test('a denied look is a sound one, and what is wanted is none', () => {
+    expect(read('ring not cracked').checks).toEqual([{ check: 'visual.ring', result: 'sound' }]);
     expect(read('new connector please').checks).toEqual([]);
   });
 });

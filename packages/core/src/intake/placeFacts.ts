@@ -58,10 +58,44 @@ const eventLabel = (event: HistoryEvent): string =>
     .filter(Boolean)
     .join(', ');
 
+/** A swap names the wheel that had the fault first, then the one it was swapped with. */
+const swappedWheels = (
+  unit: Unit,
+  units: readonly Unit[],
+): { place: Placed; other: WheelEnd | null } | null => {
+  const places = units
+    .filter((u) => u.sentence === unit.sentence && u.group !== null)
+    .flatMap((u) => u.group?.places ?? [])
+    .filter((place) => place.wheelEnds.length === 1);
+  const [one, two] = places;
+  if (!one) return null;
+  const other = two?.wheelEnds[0] ?? null;
+  return {
+    place: { wheelEnds: one.wheelEnds, carried: !unit.group, asked: false, group: null },
+    other: other === one.wheelEnds[0] ? null : other,
+  };
+};
+
+/** The same event told twice, once with less said of it, is one event. */
+const withoutTwins = (history: readonly HistoryEvent[]): HistoryEvent[] =>
+  history.filter(
+    (event, i) =>
+      !history.some(
+        (other, k) =>
+          k !== i &&
+          other.event === event.event &&
+          (event.wheelEnd == null || other.wheelEnd === event.wheelEnd) &&
+          event.daysAgo == null &&
+          event.cured == null &&
+          (other.daysAgo != null || other.cured != null),
+      ),
+  );
+
 /** Gives every fact its wheels and makes checks, complaints, history and chips of them. */
 export const placeFacts = (
   heard: readonly Heard[],
   resolve: (unit: Unit, kind: 'finding' | 'work' | 'sound') => Placed,
+  units: readonly Unit[],
   tokens: readonly Token[],
   text: string,
   moves: Readonly<Record<string, WheelEnd | null>>,
@@ -135,9 +169,12 @@ export const placeFacts = (
     const whole =
       (WHOLE.has(check.check) && !(check.check === 'clear-and-drive' && false)) ||
       (check.check === 'brake.fluid' && !fact.unit.group);
-    const found = whole ? NOWHERE : resolve(fact.unit, soundResult(check) ? 'sound' : 'finding');
+    const swapped = check.check === 'swap' ? swappedWheels(fact.unit, units) : null;
+    const found = whole
+      ? NOWHERE
+      : (swapped?.place ?? resolve(fact.unit, soundResult(check) ? 'sound' : 'finding'));
     const moved = key in moves;
-    if (fact.is === 'noise' && !moved && found.wheelEnds.length === 0 && !found.asked && !found.group) {
+    if (fact.is === 'noise' && !moved && found.wheelEnds.length === 0 && !found.group?.choice) {
       if (!symptoms.some((other) => symptomOf(other) === 'noise.wheel')) {
         add(symptoms, 'noise.wheel');
         chips.push({ ...base, kind: 'complaint', label: SYMPTOM_IN_WORDS['noise.wheel'] });
@@ -145,8 +182,7 @@ export const placeFacts = (
       }
       continue;
     }
-    const exclusive = check.check === 'swap' ? found.wheelEnds.slice(0, 1) : found.wheelEnds;
-    const ends = moved ? (moves[key] ? [moves[key]] : []) : exclusive;
+    const ends = moved ? (moves[key] ? [moves[key]] : []) : found.wheelEnds;
     const lesser = 'result' in check ? WITHIN[check.result] : undefined;
     const said = ends.length > 0 ? ends : [null];
     for (const wheelEnd of said) {
@@ -158,7 +194,11 @@ export const placeFacts = (
           (other.wheelEnd ?? null) === wheelEnd,
       );
       if (covered) continue;
-      add(checks, wheelEnd === null ? check : { ...check, wheelEnd });
+      add(checks, {
+        ...check,
+        ...(wheelEnd === null ? {} : { wheelEnd }),
+        ...(swapped?.other ? { with: swapped.other } : {}),
+      });
     }
     placed.push({ heard: fact, place: found });
     chips.push({
@@ -174,5 +214,5 @@ export const placeFacts = (
     if (!moved && found.asked && !asks.some((ask) => ask.about === 'wheelEnd'))
       asks.push({ about: 'wheelEnd', words, ask: `"${words}": at which wheel?` });
   }
-  return { checks, symptoms, history, chips, asks, placed };
+  return { checks, symptoms, history: withoutTwins(history), chips, asks, placed };
 };

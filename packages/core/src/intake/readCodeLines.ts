@@ -67,6 +67,36 @@ const statusIn = (text: string): { status: CodeStatus; words: string } | null =>
   };
 };
 
+/** Status said in running speech beside a code; everyday words such as `now` are none there. */
+const SPOKEN_STATUS: ReadonlyArray<readonly [RegExp, CodeStatus]> = [
+  [
+    /\b(?:no longer (?:active|present|stored)|not (?:currently |now )?(?:active|present)(?: at this time)?|inactive|passive|history|historic(?:al)?|previously active)\b/i,
+    'history',
+  ],
+  [/\b(?:pending|maturing)\b/i, 'pending'],
+  [/\b(?:stored|in memory)\b/i, 'stored'],
+  [/\b(?:active|present|confirmed|permanent)\b/i, 'active'],
+];
+const spokenStatus = (text: string): CodeStatus | null =>
+  SPOKEN_STATUS.find(([words]) => words.test(text.split(/[.;!?]/)[0] ?? ''))?.[1] ?? null;
+
+/** Where a description said in speech ends: at its clause, or after a second part that goes on describing the fault. */
+const describedIn = (after: string): string => {
+  const parts = after.split(/(?<=[,;.!?])(?=\s|$)/);
+  let said = parts[0] ?? '';
+  for (const part of parts.slice(1)) {
+    if (
+      !/,$/.test(said) ||
+      !/^\s*(?:circuit|signal|open|short|no signal|implausib|intermittent|erratic|missing|plausib|electrical|frequency|range|invalid|interrupt|voltage|resistance)/i.test(
+        part,
+      )
+    )
+      break;
+    said += part;
+  }
+  return said.replace(/[,;.!?]+$/, '');
+};
+
 /** A heading names the module of the codes below it: short, no code, known words, or marked as one. */
 const headingOf = (line: string): string | null => {
   const text = line.replace(/^[\s\-=*#>[\]\d.)]+|[\s\-=*#:\]]+$/g, '').trim();
@@ -105,6 +135,12 @@ const withoutStatus = (text: string): { text: string; status: CodeStatus | null 
   }
   return { text, status: null };
 };
+
+/** Words of a fault in speech that are somebody's finding, not the code's text: `ring missing teeth`, `meter reads open`. */
+const heardOtherwise = (text: string): boolean =>
+  /\b(?:ring|plug|connector|loom|meter|reads?|bearing|wheel (?:is|has)|play|tip|hub|sensor (?:is|was|reads))\b/i.test(
+    text,
+  );
 
 /** One row of a table whose headings were read, or null when its code cell holds no code. */
 const tableRow = (line: Line, columns: CodeColumns, heading: string | null): CodeLine | null => {
@@ -172,32 +208,40 @@ export const readCodeLines = (
       if (heading?.start === line.start) take(heading.start, heading.end);
       return;
     }
+    let inlineModule: string | null = null;
     line.codes.forEach((code, i) => {
       const before = line.text.slice(i === 0 ? 0 : (line.codes[i - 1]?.end ?? 0), code.start);
-      const after = line.text.slice(code.end, line.codes[i + 1]?.start ?? line.text.length);
+      const rest = line.text.slice(code.end, line.codes[i + 1]?.start ?? line.text.length);
       const single = line.codes.length === 1;
-      const description = clean(after);
       const tabular = SEPARATORS.test(line.text) && /[\t;|]|\s{2,}/.test(line.text);
+      const spoken = !tabular && !report && heading === null;
+      const after = spoken ? describedIn(rest) : rest;
+      const description = clean(after);
       const leads = clean(before) === '' || tabular;
+      const maker = code.parsed.grammar === 'maker';
+      const named = isWheelSpeedText(description);
       const described =
-        single &&
-        leads &&
         description !== '' &&
-        (tabular ||
-          report ||
-          isWheelSpeedText(description) ||
-          meaningInText(description) !== null ||
-          /^\s*[-:\u2013(]/.test(after) ||
-          isBrakeController(description));
+        ((single &&
+          leads &&
+          (tabular ||
+            report ||
+            named ||
+            (meaningInText(description) !== null && !heardOtherwise(description)) ||
+            /^\s*[-:\u2013(]/.test(after) ||
+            isBrakeController(description))) ||
+          // A number nobody can explain keeps the words beside it.
+          (maker && named));
       const start = line.start + code.start;
       const end = line.start + code.end;
       take(start, end);
       const fields = described ? withoutStatus(after) : { text: '', status: null };
-      const status = described
-        ? fields.status
-        : single && lines.length <= 2
-          ? null
-          : (statusIn(after.slice(0, 40))?.status ?? null);
+      const status =
+        code.status ??
+        fields.status ??
+        (spoken ? (spokenStatus(rest) ?? (single ? spokenStatus(before) : null)) : null) ??
+        (described || (single && lines.length <= 2) ? null : (statusIn(after.slice(0, 40))?.status ?? null));
+      if (/[/;|]/.test(before)) inlineModule = null;
       const moduleField = tabular
         ? clean(
             before
@@ -205,15 +249,16 @@ export const readCodeLines = (
               .filter((field) => field.trim())
               .at(-1) ?? '',
           )
-        : leads && /:\s*$/.test(before)
-          ? clean(before)
+        : /:\s*$/.test(before)
+          ? clean(before.split(/[/;|,.]/).at(-1) ?? '')
           : '';
-      const module =
-        moduleField && HEADING_WORDS.all(tokenise(moduleField)).length > 0
-          ? moduleField
-          : (heading?.name ?? null);
+      const ownModule =
+        moduleField && HEADING_WORDS.all(tokenise(moduleField)).length > 0 ? moduleField : null;
+      inlineModule = ownModule ?? inlineModule;
+      const module = inlineModule ?? heading?.name ?? null;
       const said = clean(fields.text);
-      if (described) take(line.start, line.start + line.text.length);
+      const until = spoken ? line.start + code.end + after.length : line.start + line.text.length;
+      if (described) take(spoken ? start : line.start, until);
       out.push({
         code: { module, code: code.parsed.code, text: said || null, status },
         chip: {
@@ -224,7 +269,7 @@ export const readCodeLines = (
           end,
           note: code.parsed.corrected,
         },
-        description: described ? { start: line.start, end: line.start + line.text.length } : null,
+        description: described ? { start: line.start, end: until } : null,
       });
     });
   });

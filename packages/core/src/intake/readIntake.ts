@@ -59,7 +59,8 @@ const blank = (text: string, spans: ReadonlyArray<{ start: number; end: number }
 
 /** Stands for a token that has been read as something else. */
 const READ = '\u0002';
-const PLACE_WORD = /^(front|rear|back|left|right|side|sides|driver|drivers|passenger|middle|near|off)$/;
+const PLACE_WORD =
+  /^(front|rear|back|left|right|side|sides|driver|drivers|passenger|middle|near|off|all|both|four)$/;
 /** Words inside a place that are also things: `rear left wheel sensor`. */
 const ALSO_THINGS = /^(wheel|wheels|hub|tyre|tire|sensor|sensors|abs|wss|speed|bearing)$/;
 /** Kinds of phrases whose words of place speak of no wheel: `came back after`, `rear abs light`. */
@@ -245,7 +246,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     units,
     (unit) => withFacts.has(unit) || unit.numbers.some((n) => n.measure === 'ohm'),
   );
-  const facts = placeFacts(heard, resolve, tokens, text, context.moves ?? {});
+  const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
   const positions = rolesFromFacts(found, units, facts.placed);
   const unitAt = (start: number): Unit | null =>

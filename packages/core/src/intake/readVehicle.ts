@@ -5,7 +5,7 @@ import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import { datesIn } from './buildDate.ts';
 import type { IntakeContext } from './context.ts';
 import type { SourceText } from './sourceText.ts';
-import { candidatesFor, isSure, namedVehicles, type NamedVehicle } from './vehicleNames.ts';
+import { candidatesFor, isSure, namedVehicles, namesByKind, type NamedVehicle } from './vehicleNames.ts';
 import { readVin, vinProblem } from './vin.ts';
 
 const squeezed = (text: string): string => text.toUpperCase().replace(/[^A-Z0-9]/g, '');
@@ -153,7 +153,7 @@ export const readVehicle = (source: SourceText, context: IntakeContext): ReadVeh
     const sure = named.filter((phrase) => isSure(phrase, tokens));
     const best =
       [...sure].sort((a, b) => weight(b) - weight(a))[0] ??
-      named.find((phrase) => phrase.kind !== null && phrase.model === null) ??
+      named.find((phrase) => namesByKind(phrase, tokens)) ??
       null;
     for (const phrase of named) {
       if (phrase === best || phrase.model === null || sure.length > 0) continue;

@@ -96,6 +96,8 @@ const near = (word: string, name: string): boolean =>
   word !== name &&
   distance(word, name).steps <= (name.length >= 7 ? 2 : 1);
 
+const SHORTEST_BESIDE_A_KIND = 6;
+
 /** Misspelt names beside an exact one: the make beside its model, the model beside its make. Elsewhere nothing is guessed. */
 const withNear = (
   exact: readonly Word[],
@@ -106,7 +108,6 @@ const withNear = (
   const out = [...exact];
   const used = new Set(exact.flatMap((w) => Array.from({ length: w.to - w.from }, (_, k) => w.from + k)));
   for (const word of exact) {
-    if (word.is === 'kind') continue;
     for (const i of [word.from - 1, word.to, word.from - 2, word.to + 1]) {
       const token = tokens[i];
       if (
@@ -126,8 +127,10 @@ const withNear = (
               .filter((v) => v.make.toLowerCase() === word.words)
               .map((v) => v.model.toLowerCase().split(/\s+/)[0] ?? '')
           : vehicles
-              .filter((v) => v.model.toLowerCase().startsWith(word.words))
+              .filter((v) => (word.is === 'kind' ? v.kind : v.model).toLowerCase().startsWith(word.words))
               .map((v) => v.make.toLowerCase());
+      // Beside a kind only a long name is told from an everyday word.
+      if (word.is === 'kind' && token.norm.length < SHORTEST_BESIDE_A_KIND) continue;
       const other = word.is === 'make' ? 'model' : 'make';
       if (out.some((w) => w.is === other && Math.abs(w.from - word.from) <= REACH)) continue;
       const fits = [...new Set(wanted)].filter((name) => near(token.norm, name));
@@ -210,6 +213,13 @@ export const isSure = (named: NamedVehicle, tokens: readonly Token[]): boolean =
   const edge = (i: number) => tokens[i] === undefined || /^[,.;:()\n]$/.test(tokens[i]?.norm ?? '');
   return edge(named.from - 1) && edge(named.to);
 };
+
+/** Whether a kind alone names the vehicle (`van, abs lamp`, `a pickup of 2012`), and not just stands in a sentence. */
+export const namesByKind = (named: NamedVehicle, tokens: readonly Token[]): boolean =>
+  named.kind !== null &&
+  named.make === null &&
+  named.model === null &&
+  (named.date !== null || !/^(the|that|this|his|her|off)$/.test(tokens[named.from - 1]?.norm ?? ''));
 
 /** Vehicles of the catalogue that a phrase may mean, by what else was said; empty where the date fits none. */
 export const candidatesFor = (

@@ -16,6 +16,7 @@ export interface Phrase extends Span {
   oneOf?: boolean;
   /** Its axle was said with the place before it: `front left fine, right cracked`. */
   borrowed?: boolean;
+  carried?: boolean;
 }
 
 /** Whether axle and side are both said, or neither is needed. */

@@ -43,6 +43,8 @@ export const placePhrase = (
       if (!context.trafficSide) return missing('trafficSide');
       side = p.side === 'near' ? context.trafficSide : oppositeSide(context.trafficSide);
       break;
+    case 'same':
+      return missing('side');
     case 'both':
       side = 'both';
       break;

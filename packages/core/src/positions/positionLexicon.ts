@@ -1,7 +1,7 @@
 import { lexicon, type LexiconLine } from '../text/lexicon.ts';
 
 export type AxleWord = 'front' | 'rear' | 'middle' | number;
-export type SideWord = 'left' | 'right' | 'driver' | 'passenger' | 'near' | 'off' | 'both';
+export type SideWord = 'left' | 'right' | 'driver' | 'passenger' | 'near' | 'off' | 'both' | 'same';
 
 /** What a word or phrase says of a position. `plural` alone means both sides: `the fronts`. */
 export interface Element {
@@ -67,6 +67,7 @@ const LINES: readonly LexiconLine<Element>[] = [
     'right|right hand|right handside|rh|r h|rhs|righthand|right side|righthand side|right hand side|rh side',
     side('right'),
   ],
+  ['same side|that same side', side('same')],
   ['l', side('left', { weak: true })],
   ['r', side('right', { weak: true })],
   [
@@ -168,7 +169,7 @@ export const PARTS_WITH_A_BACK = new Set(
 
 /** Words that may stand inside a phrase between its axle and its side. */
 export const FILLERS = new Set(
-  'the a an of on at in to side sides hand wheel wheels corner corners one ones end is its it my axle axles s hub tyre tire sensor sensors abs wss speed brake that thats this very over by from up position pos - / : ( )'.split(
+  'the a an of on at in to side sides hand wheel wheels corner corners one ones end is its it my axle axles s hub tyre tire sensor sensors abs wss speed brake that thats this very over by from with up position pos - / : ( )'.split(
     ' ',
   ),
 );

@@ -116,6 +116,38 @@ const borrowAxles = (phrases: Phrase[], links: readonly Link[], sentences: reado
   });
 };
 
+/** `same side rear`: the side of the place before it; a side alone that is the same names nothing new. */
+const sameSides = (phrases: readonly Phrase[]): Phrase[] => {
+  let last: Phrase['side'] = null;
+  return phrases.flatMap((phrase) => {
+    if (phrase.side !== 'same') {
+      if (phrase.direct)
+        last = phrase.direct.endsWith('L') ? 'left' : phrase.direct.endsWith('R') ? 'right' : last;
+      else last = phrase.side ?? last;
+      return [phrase];
+    }
+    if (phrase.axle === null) return [];
+    return [{ ...phrase, side: last === 'both' ? null : last, carried: true }];
+  });
+};
+
+/** `rear left, rear axle`: part of a whole place said again right behind it. */
+const withoutEchoes = (phrases: readonly Phrase[]): Phrase[] =>
+  phrases.filter((phrase, i) => {
+    const last = phrases[i - 1];
+    const echo =
+      last &&
+      complete(last) &&
+      !complete(phrase) &&
+      !phrase.plural &&
+      !phrase.oneOf &&
+      phrase.from - last.to <= 1 &&
+      (phrase.axle === null || phrase.axle === last.axle) &&
+      (phrase.side === null || phrase.side === last.side) &&
+      (phrase.axle !== null || phrase.side !== null);
+    return !echo;
+  });
+
 /** Tokens that belong to a place or tie two of them together. */
 const joinedTokens = (phrases: readonly Phrase[], links: readonly Link[]): Set<number> => {
   const joined = new Set<number>();
@@ -179,7 +211,7 @@ export const readPositions = (
   const sentences = sentencesOf(tokens);
   const frames: Frame[] = findFrames(tokens);
   const corrections = correctionsIn(tokens);
-  const phrases = phrasesOf(tokens, frames);
+  const phrases = withoutEchoes(sameSides(phrasesOf(tokens, frames)));
   const links = linksOf(tokens, phrases, frames, corrections);
   lendMissingHalves(phrases, links);
   borrowAxles(phrases, links, sentences);
@@ -205,7 +237,7 @@ export const readPositions = (
       ...(role === 'corner' ? {} : { role }),
       ...(phrase.oneOf ? { oneOf: true } : {}),
       ...(phrase.all ? { all: true } : {}),
-      ...(phrase.borrowed ? { carried: true } : {}),
+      ...(phrase.borrowed || phrase.carried ? { carried: true } : {}),
       ...(link === null || link === 'not' ? {} : { joinedBy: link }),
     };
   });

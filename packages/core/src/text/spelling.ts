@@ -18,6 +18,12 @@ const withoutOne = (word: string): string[] =>
 const swapped = (a: string, b: string): boolean =>
   a.length === b.length && [...a].sort().join('') === [...b].sort().join('');
 
+/** Another ending is another word, not a slip: change, changed. */
+const inflected = (a: string, b: string): boolean => {
+  const [short, long] = a.length < b.length ? [a, b] : [b, a];
+  return long.startsWith(short) && /^[desrny]$/.test(long.slice(short.length));
+};
+
 /** A vowel for a vowel, as one hears it: `reer` for rear. */
 const vowelOnly = (a: string, b: string): boolean =>
   a.length === b.length &&
@@ -44,6 +50,7 @@ export const spelling = (closed: Iterable<string>, ordinary: Iterable<string>): 
       (other) =>
         distance(word, other).steps === 1 &&
         other[0] === word[0] &&
+        !inflected(word, other) &&
         (other.length > SHORT ||
           swapped(word, other) ||
           other.length === word.length + 1 ||

@@ -125,6 +125,9 @@ const lastedAfter = (clauses: readonly Clause[], k: number): { days: number; uni
 const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null => {
   const clause = clauses[k];
   if (!clause) return null;
+  // "works again since the sender was changed", "the growl has gone since": the deed cured it.
+  const before = clauses[k - 1]?.unit;
+  if (clause.unit.opener === 'since' && before && (has(before, 'gone') || has(before, 'cured'))) return 'yes';
   const units = aftermath(clauses, k);
   for (const unit of units) {
     const said = first(unit, 'cured');
@@ -152,9 +155,6 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null 
     )
       return null;
   }
-  // "works again since the sender was changed", "the growl has gone since": the deed cured it.
-  const before = clauses[k - 1]?.unit;
-  if (clause.unit.opener === 'since' && before && (has(before, 'gone') || has(before, 'cured'))) return 'yes';
   if (has(clause.unit, 'gone') && has(clause.unit, 'complaint')) return 'yes';
   if (
     clause.tokens

@@ -48,7 +48,10 @@ export const resistanceFrame: Frame = (clause) => {
   const spoken =
     topic.measure === 'ohm' ||
     speaksOf(unit, 'meter') ||
-    sentence.some((other) => speaksOf(other, 'meter') || other.numbers.some((n) => n.measure === 'ohm'));
+    sentence.some(
+      (other) =>
+        speaksOf(other, 'meter') || has(other, 'open') || other.numbers.some((n) => n.measure === 'ohm'),
+    );
   const say = (
     at: { from: number; to: number },
     ohms: number | 'open' | 'short' | 'unstable',

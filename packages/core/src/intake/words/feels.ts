@@ -7,14 +7,17 @@ export const FEELS: readonly ItemLine[] = [
     { is: 'play' },
   ],
   [
-    'rocks|rock|wobbles|wobble|wobbly|wobbling|rocking|loose top and bottom|rocks about|wags|wobbles about|loose on the axle|loose on its axle|clunks when rocked|knocks when rocked|clonks when rocked|loose on the hub|tilts|flops about|waggles',
+    'rocks|rock|wobbles|wobble|wobbling|rocking|loose top and bottom|rocks about|wags|wobbles about|loose on the axle|loose on its axle|clunks when rocked|knocks when rocked|clonks when rocked|loose on the hub|tilts|flops about|waggles',
     { is: 'rocking' },
   ],
   [
     'when rocked|when i rock it|when you rock it|rocked|rock it|i rock it|top and bottom|twelve and six|six and twelve|12 and 6|three and nine|by rocking|when you pull it|pull it|pulled top and bottom|pull the wheel|push and pull|push it|when lifted|jacked up|with the wheel up',
     { is: 'spun' },
   ],
-  ['moves|shakes|shake|move|shaking|shaky|clunks|knocks|clonks|knocking|clunking|gives', { is: 'moves' }],
+  [
+    'moves|shakes|shake|move|shaking|shaky|clunks|knocks|clonks|knocking|clunking|gives|wobbly',
+    { is: 'moves' },
+  ],
   [
     'tight|solid|rock solid|firm|no movement|no slack|dead tight|nice and tight|solid as a rock',
     { is: 'tight' },

@@ -43,7 +43,7 @@ export const LIVE: readonly ItemLine[] = [
     { is: 'short' },
   ],
   [
-    'reading jumps|reading unstable|meter jumps|resistance jumps|resistance unstable|unstable reading|meter unsteady|reading wanders|wanders|unstable|jumps when touched|reading moves about|reading wont settle|wont settle|fluctuates|jumps|jump|jumping|jumpy|changes|changed|unsteady',
+    'reading jumps|reading unstable|meter jumps|resistance jumps|resistance unstable|unstable reading|meter unsteady|reading wanders|wanders|unstable|jumps when touched|reading moves about|reading wont settle|wont settle|fluctuates|jumps|jump|jumping|jumpy|changes|unsteady',
     { is: 'jumps' },
   ],
   ['nothing|zero|none|nil|not a thing|nowt', { is: 'nothing' }],

@@ -7,6 +7,10 @@ export const TONE: readonly ItemLine[] = [
     { is: 'not' },
   ],
   [
+    'no longer active|no longer present|not present at this time|not active|not present|not currently present|inactive now|no longer stored|is not active',
+    { is: 'nothingSaid' },
+  ],
+  [
     'no wonder|no doubt|not only|not just|no reader|no problem|no idea|not sure|not certain|no good|nothing else|nothing else lit|not bad|no rush|no hurry|no matter|not too bad|no thanks|no worries|not yet sure|not long ago|not so long ago|no chance|no end of|not before time|no stopping|no later than',
     { is: 'nothingSaid' },
   ],
