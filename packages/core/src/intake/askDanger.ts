@@ -1,6 +1,6 @@
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { Token } from '../text/tokens.ts';
-import { all, deniedAt, has, nearestThing, type Heard } from './frames/clause.ts';
+import { all, deniedAt, isGone, nearestThing, type Heard } from './frames/clause.ts';
 import { FLUID_LEVELS } from './words/complaints.ts';
 import type { Unit } from './units.ts';
 
@@ -31,7 +31,6 @@ export const dangerAsks = (
   tokens: readonly Token[],
   text: string,
 ): Ask[] => {
-  const heardIn = new Set(heard.map(({ unit }) => unit.index));
   const asks: Ask[] = [];
   const ask = (at: { from: number; to: number }, what: string) => {
     const words = text.slice(tokens[at.from]?.start ?? 0, tokens[at.to - 1]?.end ?? 0);
@@ -46,7 +45,7 @@ export const dangerAsks = (
       mine.some(({ symptom }) => (typeof symptom === 'string' ? symptom : symptom?.is) === name);
     for (const item of unit.items) {
       const near = nearestThing(unit, item)?.meaning.thing;
-      const denied = deniedAt(unit, item.from) || has(unit, 'gone');
+      const denied = deniedAt(unit, item.from) || isGone(unit);
       switch (item.meaning.is) {
         case 'play':
         case 'rocking':
@@ -79,12 +78,14 @@ export const dangerAsks = (
         default:
       }
     }
+    const level = about('brake.fluid')
+      ? undefined
+      : FLUID_LEVELS.all(tokens.slice(unit.from, unit.to)).find((hit) => hit.meaning !== 'full');
     const fluid = all(unit, 'thing').some((item) => item.meaning.thing === 'fluid');
-    if (fluid && !about('brake.fluid') && !heardIn.has(unit.index)) {
-      const level = FLUID_LEVELS.all(tokens.slice(unit.from, unit.to))[0];
-      if (level && level.meaning !== 'full' && !deniedAt(unit, unit.from + level.from))
-        ask({ from: unit.from, to: unit.to }, 'is brake fluid low or leaking?');
-    }
+    const leaks = level !== undefined && /^(leak|drip|weep)/.test(tokens[unit.from + level.from]?.norm ?? '');
+    const other = all(unit, 'thing').some((item) => item.meaning.thing === 'other');
+    if (level && (fluid || (leaks && !other)) && !deniedAt(unit, unit.from + level.from))
+      ask({ from: unit.from + level.from, to: unit.from + level.to }, 'is brake fluid low or leaking?');
   }
   return asks;
 };

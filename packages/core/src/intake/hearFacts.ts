@@ -91,8 +91,12 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
   }
   const lampNamed = namesALamp(units);
   const heard: Heard[] = [];
+  let measured: Topic['measure'] = null;
   sentences.forEach((sentence, n) => {
-    const topic: Topic = { looked: null, measure: null };
+    // A list of readings goes on over stops: "front left: 1100 ohms. rear left: 1050."
+    const goesOn =
+      measured === 'ohm' && sentence[0]?.group && sentence.some((unit) => unit.numbers.length > 0);
+    const topic: Topic = { looked: null, measure: goesOn ? measured : null };
     const question = ends(tokens, sentence);
     const clauses = sentence.map((unit): Clause => ({
       unit,
@@ -114,6 +118,7 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
       for (const frame of FRAMES) mine.push(...frame(clause));
       heard.push(...mine, ...again(clause, heard));
     }
+    measured = topic.measure;
     heard.push(...lampsOf(clauses), ...historyOf(clauses));
   });
   return withoutStruck(oneBattery(heard), correctionsIn(tokens));

@@ -146,7 +146,9 @@ export const placeFacts = (
     if (fact.is === 'event' && fact.event) {
       const event = fact.event;
       const whole = event.event.startsWith('battery');
-      const found = whole ? NOWHERE : resolve(fact.unit, 'work');
+      const found = whole
+        ? NOWHERE
+        : resolve(fact.unit.group ? fact.unit : (fact.placeAs ?? fact.unit), 'work');
       const all = found.group?.places.some((place) => place.all) ?? false;
       const moved = key in moves;
       const ends = moved ? (moves[key] ? [moves[key]] : []) : all ? [] : found.wheelEnds;

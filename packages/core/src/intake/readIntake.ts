@@ -239,7 +239,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const tokens = corrected(source.tokens, CLOSED_WORDS);
   const found = readPositions(speech, positionContext, forPlaces(tokens, source)).positions;
   const items = itemsOf(tokens, found, source);
-  const units = unitsOf(tokens, groupPlaces(found), items, numbersAt(speech, tokens, source));
+  const units = unitsOf(tokens, groupPlaces(found, tokens, items), items, numbersAt(speech, tokens, source));
   const heard = hearFacts(tokens, units, context.today);
   const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
   const resolve = wheelResolver(
@@ -264,7 +264,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const asks = [...facts.asks, ...dangerAsks(units, heard, tokens, text), ...vehicleAsks];
 
   for (const position of positions) source.take(position.from, position.to);
-  for (const fact of heard) source.take(fact.from, fact.to);
+  for (const fact of heard) for (const span of [fact, ...(fact.also ?? [])]) source.take(span.from, span.to);
   for (const item of items) if (UNDERSTOOD.has(item.meaning.is)) source.take(item.from, item.to);
   for (const { from, to } of correctionsIn(tokens)) source.take(from, to);
   for (const unit of units) if (has(unit, 'lasted')) source.take(unit.from, unit.to);

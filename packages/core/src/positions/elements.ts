@@ -77,7 +77,7 @@ const rightEnough = (tokens: readonly Token[], i: number): boolean => {
   )
     return true;
   if (
-    /^(is|that|thats|it|its|not|isnt|doesnt|all|feel|feels|quite|came|come|comes|you|be|seem|seems|sound|sounds|look|looks|price|am|was|get|got|just)$/.test(
+    /^(is|are|that|thats|it|its|not|isnt|doesnt|all|feel|feels|quite|came|come|comes|you|be|seem|seems|sound|sounds|look|looks|price|am|was|get|got|just)$/.test(
       before,
     )
   )

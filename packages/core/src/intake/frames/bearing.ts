@@ -4,12 +4,15 @@ import {
   deniedAt,
   first,
   has,
+  isGone,
   nearestThing,
+  saysWord,
   spanOf,
   speaksOf,
   type Frame,
   type Heard,
 } from './clause.ts';
+import { goneAfter } from './felt.ts';
 
 const NOT_OF_A_WHEEL = [
   'pedal',
@@ -39,7 +42,7 @@ export const playFrame: Frame = (clause) => {
     )
       continue;
     const nothing = all(unit, 'nothing').some((n) => n.from >= item.to);
-    if (deniedAt(unit, item.from) || nothing || has(unit, 'gone')) say(item, 'none');
+    if (deniedAt(unit, item.from) || nothing || isGone(unit)) say(item, 'none');
     else say(item, amount, spanOf(item, first(unit, 'amount')));
   }
   if (heard.length > 0) {
@@ -87,9 +90,13 @@ export const noiseFrame: Frame = (clause) => {
     const near = nearestThing(unit, item);
     if (near && (NOT_OF_A_WHEEL as readonly string[]).includes(near.meaning.thing)) continue;
     if (near?.meaning.thing === 'brakes' || near?.meaning.thing === 'lamp') continue;
+    // Brakes that grind as it stops are the pedal's complaint.
+    if (saysWord(clause, /^(braking|brake|brakes|stopping|stop|standstill)$/) && !speaksOf(unit, 'hub'))
+      continue;
     topic.measure = 'noise';
     const at = { from: item.from, to: item.to, unit, note: null };
-    if (has(unit, 'gone')) return [{ ...at, is: 'complaint', symptom: { is: 'noise.wheel', cured: 'yes' } }];
+    if (isGone(unit) || goneAfter(clause))
+      return [{ ...at, is: 'complaint', symptom: { is: 'noise.wheel', cured: 'yes' } }];
     if (deniedAt(unit, item.from) || all(unit, 'nothing').some((n) => n.from >= item.to))
       return [{ ...at, is: 'check', check: { check: 'bearing.noise', result: 'none' } }];
     const felt = has(unit, 'spun') || speaksOf(unit, 'hub');

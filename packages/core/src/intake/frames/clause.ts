@@ -20,6 +20,10 @@ export interface Heard {
   readonly to: number;
   readonly unit: Unit;
   readonly note: string | null;
+  /** The clause whose place it shares: an elliptical one has its deed and its wheel from the one before. */
+  readonly placeAs?: Unit;
+  /** Further words that belong to it, such as when it was. */
+  readonly also?: ReadonlyArray<{ readonly from: number; readonly to: number }>;
 }
 
 /** A clause with what was heard before it in its sentence. */
@@ -63,6 +67,14 @@ export const deniedAt = (unit: Unit, at: number): boolean =>
 
 const gap = (a: { from: number; to: number }, b: { from: number; to: number }): number =>
   a.to <= b.from ? b.from - a.to : a.from - b.to;
+
+/** Whether a clause says that what it speaks of is over. `never goes out` says the opposite. */
+export const isGone = (unit: Unit): boolean =>
+  all(unit, 'gone').some((item) => !(item.meaning.verb && deniedAt(unit, item.from)));
+
+/** Whether a clause says that something does not go away. */
+export const staysOn = (unit: Unit): boolean =>
+  has(unit, 'stays') || all(unit, 'gone').some((item) => item.meaning.verb && deniedAt(unit, item.from));
 
 /** The thing nearest to a span in its clause; of equally near ones the one before it. */
 export const nearestThing = (

@@ -3,6 +3,7 @@ import {
   deniedAt,
   first,
   has,
+  isGone,
   nearestThing,
   saysWord,
   spanOf,
@@ -24,7 +25,7 @@ export const feltFrame: Frame = (clause) => {
       if (!wheel) return [];
     }
     if (clause.doubtful) return [];
-    const gone = has(unit, 'gone') || goneAfter(clause);
+    const gone = isGone(unit) || goneAfter(clause);
     if (!gone && deniedAt(unit, item.from)) return [];
     return [complaintAt(clause, item, symptom, gone)];
   });
@@ -40,23 +41,26 @@ export const feltFrame: Frame = (clause) => {
       all(unit, 'live').find(
         (item) => item.meaning.pattern === 'noisy' || item.meaning.pattern === 'drops-out',
       );
-    const gone = has(unit, 'gone') || goneAfter(clause);
+    const gone = isGone(unit) || goneAfter(clause);
     if (jumps && (gone || !deniedAt(unit, jumps.from)))
       heard.push(complaintAt(clause, spanOf(speedo, jumps), 'speedometer.erratic', gone));
     else if (live && (gone || !deniedAt(unit, live.from)))
       heard.push(complaintAt(clause, spanOf(speedo, live), 'speedometer.dead', gone));
-    else if (has(unit, 'gone') && saysWord(clause, /^(again|working|works|normal)$/))
+    else if (isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/))
       heard.push(complaintAt(clause, speedo, 'speedometer.dead', true));
   }
   return heard;
 };
 
-/** The clause right after says that it is over: "that is cured", "fine since". */
-export const goneAfter = ({ unit, sentence }: Clause): boolean => {
+/** The clause right after says that it is over: "that is cured", "fine since", "but it went away after ...". */
+export const goneAfter = ({ unit, sentence, tokens }: Clause): boolean => {
   const next = sentence[sentence.indexOf(unit) + 1];
+  if (!next) return false;
+  const over = isGone(next) || all(next, 'cured').some((item) => item.meaning.cured === 'yes');
+  if (!over) return false;
+  const pronoun = /^(it|that|this|they|these|those)$/.test(tokens[next.from]?.norm ?? '');
   return (
-    next !== undefined &&
-    (has(next, 'gone') || all(next, 'cured').some((item) => item.meaning.cured === 'yes')) &&
+    (pronoun && !has(next, 'lampName', 'complaint')) ||
     !next.items.some((item) =>
       ['complaint', 'lampName', 'noise', 'play', 'thing', 'deed'].includes(item.meaning.is),
     )

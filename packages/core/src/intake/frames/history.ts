@@ -3,7 +3,7 @@ import type { EventName } from '../../vocabulary/words.ts';
 import type { Token } from '../../text/tokens.ts';
 import { agoIn, durationAt } from '../when.ts';
 import type { Unit } from '../units.ts';
-import { all, first, has, spanOf, type Clause, type Heard } from './clause.ts';
+import { all, first, has, isGone, spanOf, type Clause, type Heard } from './clause.ts';
 
 /** Things whose work is an event even where nobody says `renewed`: "pads last week". */
 const WORK_BY_NAME: ReadonlySet<EventName> = new Set<EventName>(['brake-work', 'suspension-work']);
@@ -35,6 +35,19 @@ const denied = (unit: Unit): boolean => {
   return all(unit, 'not').some((item) => !deed || item.from < deed.to + 2);
 };
 
+/** Whether a clause has its deed from the one before: a thing and a time, joined by "and". */
+const goesOn = (clauses: readonly Clause[], k: number): boolean => {
+  const unit = clauses[k]?.unit;
+  const before = clauses[k - 1]?.unit;
+  return (
+    unit?.opener === 'and' &&
+    !has(unit, 'deed', 'look', 'noise', 'play') &&
+    before !== undefined &&
+    all(before, 'deed').some((item) => item.meaning.deed === 'renewed') &&
+    all(before, 'thing').some((item) => item.meaning.event !== undefined)
+  );
+};
+
 /** Events a clause tells: a thing and what was done to it. */
 const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] => {
   const { unit, tokens } = clause;
@@ -57,6 +70,8 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
     unit.items.every((item) => item.meaning.is === 'thing' || item.meaning.is === 'deed') &&
     all(next.unit, 'deed').some((item) => item.meaning.deed === 'renewed') &&
     all(next.unit, 'thing').some((item) => item.meaning.event !== undefined);
+  // "the hub was replaced in May and the sensor last week": the deed of the clause before.
+  const elliptical = goesOn(clauses, k);
   const seen = new Set<EventName>();
   for (const item of things) {
     const event = item.meaning.event as EventName;
@@ -76,7 +91,8 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
         ? renewed
         : null) ??
       (time && WORK_BY_NAME.has(event) && !measured && !has(unit, 'look', 'noise') ? item : null) ??
-      (shared ? item : null);
+      (shared ? item : null) ??
+      (elliptical && time ? item : null);
     if (!told) continue;
     // A look at what was repaired before is a look.
     if (done && has(unit, 'look') && done.meaning.deed === 'worked') continue;
@@ -127,7 +143,7 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null 
   if (!clause) return null;
   // "works again since the sender was changed", "the growl has gone since": the deed cured it.
   const before = clauses[k - 1]?.unit;
-  if (clause.unit.opener === 'since' && before && (has(before, 'gone') || has(before, 'cured'))) return 'yes';
+  if (clause.unit.opener === 'since' && before && (isGone(before) || has(before, 'cured'))) return 'yes';
   const units = aftermath(clauses, k);
   for (const unit of units) {
     const said = first(unit, 'cured');
@@ -151,16 +167,16 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null 
       unit.sentence === clause.unit.sentence &&
       has(unit, 'stays') &&
       has(unit, 'lampName') &&
-      !units.some((other) => has(other, 'gone'))
+      !units.some((other) => isGone(other))
     )
       return null;
   }
-  if (has(clause.unit, 'gone') && has(clause.unit, 'complaint')) return 'yes';
+  if (isGone(clause.unit) && has(clause.unit, 'complaint')) return 'yes';
   if (
     clause.tokens
       .slice(clause.unit.from, clause.unit.to)
       .some((t) => t.norm === 'after' || t.norm === 'since') &&
-    has(clause.unit, 'gone')
+    isGone(clause.unit)
   )
     return 'yes';
   return null;
@@ -190,6 +206,15 @@ export const historyOf = (clauses: readonly Clause[]): Heard[] =>
             ? { cured }
             : {}),
       };
-      return { is: 'event', event: said, from, to, unit, note: null };
+      return {
+        is: 'event',
+        event: said,
+        from,
+        to,
+        unit,
+        note: null,
+        also: when ? [when] : [],
+        ...(goesOn(clauses, k) && before ? { placeAs: before } : {}),
+      };
     }),
   );

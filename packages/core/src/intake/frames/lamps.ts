@@ -1,7 +1,19 @@
 import { LIT_WORDS } from '../words/complaints.ts';
 import type { Unit } from '../units.ts';
 import type { Token } from '../../text/tokens.ts';
-import { all, check, deniedAt, first, has, spanOf, speaksOf, type Clause, type Heard } from './clause.ts';
+import {
+  all,
+  check,
+  deniedAt,
+  first,
+  has,
+  isGone,
+  staysOn,
+  spanOf,
+  speaksOf,
+  type Clause,
+  type Heard,
+} from './clause.ts';
 import { goneAfter } from './felt.ts';
 
 /** What follows a lamp's name and makes it a part or a report, not a lamp. */
@@ -24,6 +36,12 @@ const namesIn = (clause: Clause): Named[] =>
         !/^\d/.test(clause.tokens[item.to]?.norm ?? ''),
     )
     .map((item) => ({ unit: clause.unit, from: item.from, to: item.to, symptom: item.meaning.symptom }));
+
+/** Whether a clause denies that a lamp is lit; "not available" is lit. */
+const deniesLamp = (unit: Unit, name: Named, lit: { from: number; to: number } | null): boolean => {
+  const nots = all(unit, 'not').filter((item) => !(lit && item.from >= lit.from && item.to <= lit.to));
+  return nots.filter((item) => item.to <= Math.max(name.from, lit?.from ?? 0)).length % 2 === 1;
+};
 
 const litAt = (tokens: readonly Token[], unit: Unit): { from: number; to: number } | null => {
   const hits = LIT_WORDS.all(tokens.slice(unit.from, unit.to));
@@ -49,11 +67,12 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
     const { unit, tokens } = clause;
     const names = namesIn(clause);
     const lamp = all(unit, 'thing').find((item) => item.meaning.thing === 'lamp') ?? null;
+    const next = clauses[k + 1]?.unit;
     const byItself =
       has(unit, 'byItself') ||
-      clauses.slice(k + 1, k + 2).some(({ unit: next }) => has(next, 'byItself') && next.items.length <= 2);
-    const stays = has(unit, 'stays');
-    const gone = (has(unit, 'gone') || goneAfter(clause)) && !(stays && !has(unit, 'gone'));
+      (next !== undefined && has(next, 'byItself') && (goneAfter(clause) || next.items.length <= 2));
+    const stays = staysOn(unit);
+    const gone = (isGone(unit) || goneAfter(clause)) && !(stays && !isGone(unit));
     const off =
       lamp !== null &&
       (has(unit, 'off') ||
@@ -90,14 +109,19 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
     for (const name of all_) {
       const at = name.unit === unit ? spanOf(name, lamp) : name;
       const denied =
-        deniedAt(name.unit, name.from) ||
-        (name.unit === unit && deniedAt(unit, (isLit ?? name).from)) ||
-        (name.unit === unit && trailingNot(unit, name));
+        (name.unit === unit
+          ? !stays && deniesLamp(unit, name, litAt(tokens, unit) ?? lamp)
+          : deniedAt(name.unit, name.from)) ||
+        (name.unit === unit &&
+          !/^(not|un)/.test(wordAt(tokens, litAt(tokens, unit))) &&
+          trailingNot(unit, name));
       if (gone && byItself) {
         heard.push({ ...check(clause, at, { check: 'lamps', result: 'out-by-itself' }) });
         continue;
       }
       if (!gone && (denied || off)) continue;
+      // "abs is off" may be the lamp or the system: it is no complaint.
+      if (!gone && !lamp && SAFE_WHEN_OFF.has(name.symptom) && saysOff(clause)) continue;
       if (gone && saysUsedTo(clause) && name.unit !== unit) continue;
       heard.push({
         is: 'complaint',
@@ -113,10 +137,23 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
   return heard;
 };
 
+const SAFE_WHEN_OFF: ReadonlySet<string> = new Set(['lamp.abs', 'lamp.brake', 'lamp.rear-abs', 'lamp.awd']);
+const saysOff = ({ unit, tokens }: Clause): boolean =>
+  tokens.slice(unit.from, unit.to).some((token) => token.norm === 'off' || token.norm === 'out');
+
 const trailingNot = (unit: Unit, name: Named): boolean => {
   const not = all(unit, 'not').find((item) => item.from >= name.to);
-  return not !== undefined && !has(unit, 'gone') && all(unit, 'not').length === 1 && !speaksOf(unit, 'code');
+  return (
+    not !== undefined &&
+    !staysOn(unit) &&
+    !isGone(unit) &&
+    all(unit, 'not').length === 1 &&
+    !speaksOf(unit, 'code')
+  );
 };
+
+const wordAt = (tokens: readonly Token[], at: { from: number } | null): string =>
+  at ? (tokens[at.from]?.norm ?? '') : '';
 
 const saysUsedTo = ({ unit, tokens }: Clause): boolean =>
   tokens.slice(unit.from, unit.to).some((token) => token.norm === 'used');

@@ -1,4 +1,15 @@
-import { all, check, deniedAt, first, has, saysWord, spanOf, type Frame, type Heard } from './clause.ts';
+import {
+  all,
+  check,
+  deniedAt,
+  first,
+  has,
+  saysWord,
+  spanOf,
+  speaksOf,
+  type Frame,
+  type Heard,
+} from './clause.ts';
 import { FLUID_LEVELS } from '../words/complaints.ts';
 
 /** Wiggled: whether anything changed is said beside it or right after. */
@@ -39,6 +50,10 @@ export const wiggleFrame: Frame = (clause) => {
 export const trialFrame: Frame = (clause) => {
   const { unit, sentence } = clause;
   if (clause.doubtful) return [];
+  const again = first(unit, 'again');
+  const speed = unit.numbers.find((number) => number.measure === 'speed');
+  if (again && speed && !deniedAt(unit, again.from))
+    return [check(clause, spanOf(again, speed), { check: 'clear-and-drive', result: 'back-when-driven' })];
   return all(unit, 'check').flatMap((item): Heard[] => {
     const said = item.meaning.check;
     if (said.check === 'wiggle') return [];
@@ -53,21 +68,25 @@ export const trialFrame: Frame = (clause) => {
   });
 };
 
-/** The brake fluid and its level. */
+/** The brake fluid and its level; a leak at a brake is the fluid's as well. */
 export const fluidFrame: Frame = (clause) => {
-  const { unit, tokens } = clause;
+  const { unit, tokens, sentence } = clause;
   if (clause.doubtful) return [];
-  const fluid = all(unit, 'thing').find((item) => item.meaning.thing === 'fluid');
-  if (!fluid) return [];
-  const near = tokens.slice(unit.from, unit.to);
-  const hit = FLUID_LEVELS.all(near).sort((a, b) => rank(b.meaning) - rank(a.meaning))[0];
-  if (!hit) return [];
+  const before = sentence.slice(0, sentence.indexOf(unit));
+  const own = all(unit, 'thing').find((item) => item.meaning.thing === 'fluid');
+  const hits = FLUID_LEVELS.all(tokens.slice(unit.from, unit.to)).sort(
+    (a, b) => rank(b.meaning) - rank(a.meaning),
+  );
+  const leak = hits[0]?.meaning === 'leaking' && !speaksOf(unit, 'other', 'steering', 'tyre');
+  const spoken = leak && (speaksOf(unit, 'brakes') || before.some((other) => speaksOf(other, 'fluid')));
+  const [hit] = hits;
+  if (!hit || !(own || spoken)) return [];
   const at = { from: unit.from + hit.from, to: unit.from + hit.to };
   const denied = deniedAt(unit, at.from);
   // "no leak" says nothing of the level; "not low" does.
   if (denied && hit.meaning === 'leaking') return [];
   const result = denied ? (hit.meaning === 'low' ? 'full' : 'low') : hit.meaning;
-  return [check(clause, spanOf(fluid, at), { check: 'brake.fluid', result })];
+  return [check(clause, spanOf(own, at), { check: 'brake.fluid', result })];
 };
 
 const rank = (level: string): number => ['full', 'low', 'leaking'].indexOf(level);

@@ -46,11 +46,14 @@ export const LIT_WORDS = lexicon<true>([
 
 /** Complaints told without a lamp. */
 export const FELT: readonly ItemLine[] = [
-  complaint('red brake light|red brake lamp|red brake warning', 'lamp.brake'),
+  complaint(
+    'red brake light|red brake lamp|red brake warning|red light|red lamp|red warning light',
+    'lamp.brake',
+  ),
   complaint('light for the abs|abs fault|abs failure|abs warning', 'lamp.abs'),
   complaint('traction off|esp off|esc off|stability off|traction control off', 'lamp.traction'),
   complaint(
-    'pedal pulses|pedal pulsing|pedal grinds|pedal grinding|pedal kicks|pedal judders|pedal shudders|pedal juddering|brake pedal pulses|grinds when stopping|pulses when stopping|grinding when stopping|abs kicks in|abs cuts in|abs comes in|abs activates|false activation|abs activation|pedal vibrates|brakes grab at walking pace|abs kicking in|abs working when stopping|last few feet|last metres|last few metres|pedal chatters|abs cutting in|abs goes off when stopping|abs engages|pedal buzzes|pedal pulse|pulsing pedal|pedal shakes just before it stops|pedal kicking|brakes shudder|brakes grab|brakes judder|pedal kicks back|abs grinds|pedal throbs|pedal growls|pedal rattles|just before it stops|pedal grind|abs triggers|abs fires|pedal kickback|brakes pulse|brakes pulsing|abs comes in too early|grinding pedal|juddering pedal|pedal shudder|coming to a stop the pedal',
+    'pedal pulses|pedal pulsing|pedal grinds|pedal grinding|pedal kicks|pedal judders|pedal shudders|pedal juddering|brake pedal pulses|grinds when stopping|pulses when stopping|grinding when stopping|abs kicks in|abs cuts in|abs comes in|abs activates|false activation|abs activation|pedal vibrates|brakes grab at walking pace|abs kicking in|abs working when stopping|last few feet|last metres|last few metres|pedal chatters|abs cutting in|abs goes off when stopping|abs engages|pedal buzzes|pedal pulse|pulsing pedal|pedal shakes just before it stops|pedal kicking|brakes shudder|brakes grab|brakes judder|pedal kicks back|abs grinds|pedal throbs|pedal growls|pedal rattles|just before it stops|pedal grind|abs triggers|abs fires|pedal kickback|brakes pulse|brakes pulsing|abs comes in too early|grinding pedal|juddering pedal|pedal shudder|coming to a stop the pedal|grinds when braking|grinding when braking|grinds when i brake|grinding under braking|grinds under braking|grinds as it stops|grinds to a stop|grind when braking|judders when braking|pulses when braking|grinding noise when braking|grinding noise when stopping|judders when stopping|grinds just before it stops|grinds before it stops|shudders when stopping|shudders when braking|vibrates when stopping|kicks when stopping|pulses under braking',
     'abs.activates-when-stopping',
   ),
   complaint(

@@ -53,7 +53,8 @@ export type Item =
   | { readonly is: 'amount'; readonly amount: 'slight' | 'clear' }
   | { readonly is: 'not' }
   | { readonly is: 'only' }
-  | { readonly is: 'gone' }
+  /** `verb`: denied it means the opposite, `never goes out`; `no longer` cannot be denied. */
+  | { readonly is: 'gone'; readonly verb?: true }
   | { readonly is: 'off' }
   | { readonly is: 'byItself' }
   | { readonly is: 'stays' }

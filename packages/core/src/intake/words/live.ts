@@ -1,5 +1,25 @@
 import type { ItemLine } from './item.ts';
 
+/** `back at once`, `came back at once`, `comes back at once`: what comes back, in every form. */
+const back = (ends: string): string =>
+  ends
+    .split('|')
+    .flatMap((end) =>
+      [
+        'back',
+        'came back',
+        'comes back',
+        'come back',
+        'coming back',
+        'came back on',
+        'comes back on',
+        'is back',
+        'was back',
+        'back on',
+      ].map((start) => `${start} ${end}`),
+    )
+    .join('|');
+
 /** What a live graph shows, and what a meter says in words. */
 export const LIVE: readonly ItemLine[] = [
   [
@@ -7,7 +27,7 @@ export const LIVE: readonly ItemLine[] = [
     { is: 'live', pattern: 'no-signal' },
   ],
   [
-    'drops out|dropping out|drop outs|dropouts|drop out|cuts out|cutting out|cuts in and out|dropped out|loses signal|signal lost|goes dead|goes dead now and then|falls out|cut out|dropouts on',
+    'drops to zero|drops to nothing|falls to zero|goes to zero|drops to 0|drops away|drops out|dropping out|drop outs|dropouts|drop out|cuts out|cutting out|cuts in and out|dropped out|loses signal|signal lost|goes dead|goes dead now and then|falls out|cut out|dropouts on',
     { is: 'live', pattern: 'drops-out' },
   ],
   [
@@ -64,15 +84,17 @@ export const LIVE: readonly ItemLine[] = [
     { is: 'check', check: { check: 'swap', result: 'fault-stayed' } },
   ],
   [
-    'back at once|came back at once|comes back at once|came straight back|comes straight back|back straight away|came back immediately|back immediately|comes back as soon as|back as soon as|came right back|comes right back|come right back|back instantly|came back straight away|straight back on|came back instantly|comes back at key on|came back at key on|came back before moving|back before it moved|back the moment|came back on at once|light came straight back|come straight back|back right away|came back right away|comes back immediately',
+    `${back('at once|straight away|immediately|as soon as|instantly|at key on|before moving|before it moved|the moment|right away|straight off|as soon as the key|the second|within seconds')}|came straight back|comes straight back|came right back|comes right back|come right back|straight back on|light came straight back|come straight back|came straight back on|comes straight back on`,
     { is: 'check', check: { check: 'clear-and-drive', result: 'back-at-once' } },
   ],
   [
-    'back when driven|comes back when driven|came back when driven|back on moving off|comes back when moving|comes back on driving|came back on the road|comes back as i drive|came back after a mile|back after a mile|came back down the road|back down the road|comes back after driving|comes back on moving off|came back on moving off|came back once driven|back after a few miles|came back after a few miles|comes back once rolling|came back after a short drive|back after a short drive|comes back when i drive|came back when i drove|back once driven|came back on the test drive|back on the test drive|comes back above|came back above|back when moving|back once moving',
+    back(
+      'when driven|on moving off|when moving|on driving|on the road|as i drive|after a mile|down the road|after driving|once driven|after a few miles|once rolling|after a short drive|when i drive|when i drove|on the test drive|above|once moving|when rolling|as it rolls|after a drive|after a test drive|at speed|after a few metres|after moving off|when it moves|as soon as it moves|as soon as it rolls|as soon as i drive|as soon as we drive|while driving|when driving|after a kilometre|after a few kilometres',
+    ),
     { is: 'check', check: { check: 'clear-and-drive', result: 'back-when-driven' } },
   ],
   [
-    'back on bumps|comes back on bumps|comes back over bumps|over bumps|on bumps|when it hits a bump|on rough roads|on rough road|over potholes|on potholes|on cobbles|over cobbles|over rough ground|on rough ground|on speed bumps|over speed bumps|when i hit a bump|hitting a bump|on a bump|on bumpy roads|over a bump|at every bump',
+    `${back('on bumps|over bumps|on rough roads|on a bump|over a bump|over potholes')}|over bumps|on bumps|when it hits a bump|on rough roads|on rough road|over potholes|on potholes|on cobbles|over cobbles|over rough ground|on rough ground|on speed bumps|over speed bumps|when i hit a bump|hitting a bump|on a bump|on bumpy roads|over a bump|at every bump|on rough surfaces`,
     { is: 'check', check: { check: 'clear-and-drive', result: 'back-on-bumps' } },
   ],
   [

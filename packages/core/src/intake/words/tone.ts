@@ -17,8 +17,12 @@ export const TONE: readonly ItemLine[] = [
   ['hardly|barely|only just', { is: 'nothingSaid' }],
   ['only|just|solely|nothing but', { is: 'only' }],
   [
-    'gone|has gone|have gone|went|went away|used to|no longer|any more|anymore|not any more|cured now|disappeared|stopped|has stopped|works again|working again|work again|is back to normal|back to normal|fine again|ok again|went out|gone out|has gone out|goes out|gone off|went off|has gone off|fine since then|is cured|that is cured|that went|not now|isnt now|not any longer|cleared up|is gone|better now|fine now|ok now|since cured|has been cured|was cured|no more|is fine again|is ok again|is working again|has cleared|vanished|has disappeared|out now|off now|that has gone|thats gone|sorted now|is sorted|fine since|ok since then|been ok since then|went quiet|is out again|has been fine since',
+    'used to|no longer|any more|anymore|not any more|cured now|works again|working again|work again|is back to normal|back to normal|fine again|ok again|fine since then|is cured|that is cured|not now|isnt now|not any longer|better now|fine now|ok now|since cured|has been cured|was cured|no more|is fine again|is ok again|is working again|sorted now|is sorted|fine since|ok since then|been ok since then|has been fine since|was fine after|all right now|normal again|is normal now|is normal again|never again',
     { is: 'gone' },
+  ],
+  [
+    'gone|has gone|have gone|went|went away|goes away|go away|gone away|disappeared|disappears|stopped|stops|has stopped|went out|gone out|has gone out|goes out|go out|go off|gone off|went off|goes off|has gone off|that went|cleared up|is gone|has cleared|vanished|has disappeared|out now|off now|that has gone|thats gone|went quiet|is out again|is out now|is off again|have gone out|turned itself off|switched itself off|extinguished',
+    { is: 'gone', verb: true },
   ],
   ['off now|is off|are off', { is: 'off' }],
   [
@@ -35,7 +39,7 @@ export const TONE: readonly ItemLine[] = [
     { is: 'doubt' },
   ],
   [
-    'want|wants|need|needs|needing|order|sell|price for|price of|price on|quote|buy|buying|looking for|after a|get a|has to be|should be|must be|to be|wants to|would like|thinking of|was going to|were going to|going to|should i|should we|shall i|do you|have you|can you|do i|would you|intend to|planning|plans to|about to|ought to|is going to|meant to|never replaced|never had a|hasnt had|havent had|not been|needs a|how much|what does|considering|about fitting|before i|before we|instead of|will|ill|well|hasnt been|not yet|sell me|might as well|never changed|not replaced|not changed|wasnt changed|never fitted|not fitted|could do with|from new|since new|only ever had|original|originals|factory|asked for|wants doing|wants replacing|needs doing|needs replacing|needs changing|due|is due|are due|next week|tomorrow|ready to fit|to fit|to go on|to put on|didnt replace|didnt change|did not replace|did not change|havent changed|havent replaced',
+    'want|wants|need|needs|needing|order|sell|price for|price of|price on|quote|buy|buying|looking for|after a|get a|has to be|should be|must be|to be|wants to|would like|thinking of|was going to|were going to|going to|should i|should we|shall i|do you|have you|can you|do i|would you|intend to|planning|plans to|about to|ought to|is going to|meant to|never replaced|never had a|hasnt had|havent had|not been|needs a|how much|what does|considering|about fitting|before i|before we|instead of|will|ill|well|hasnt been|not yet|sell me|might as well|never changed|not replaced|not changed|wasnt changed|never fitted|not fitted|could do with|from new|only ever had|original|originals|factory|asked for|wants doing|wants replacing|needs doing|needs replacing|needs changing|due|is due|are due|next week|tomorrow|ready to fit|to fit|to go on|to put on|didnt replace|didnt change|did not replace|did not change|havent changed|havent replaced',
     { is: 'wanted' },
   ],
   [
