@@ -24,7 +24,7 @@ import { wheelResolver } from './resolveWheels.ts';
 import { rolesFromFacts } from './rolesFromFacts.ts';
 import { sourceText, type SourceText } from './sourceText.ts';
 import { groupPlaces, unitsOf, type NumberAt, type Said, type Unit } from './units.ts';
-import { HEARD_WORDS } from './words/index.ts';
+import { HEARD_EXACTLY, HEARD_WORDS } from './words/index.ts';
 import type { Item } from './words/item.ts';
 
 /** A scan report of 1 MB with room to spare. */
@@ -82,7 +82,7 @@ const masked = (tokens: readonly Token[], at: (i: number) => boolean): Token[] =
 /** Tokens in which only places are left to be found: vehicles and phrases with words of place in them are out. */
 const forPlaces = (tokens: readonly Token[], source: SourceText): Token[] => {
   const out = new Uint8Array(tokens.length);
-  for (const hit of HEARD_WORDS.all(masked(tokens, (i) => source.taken(i)))) {
+  for (const hit of HEARD_EXACTLY.all(masked(tokens, (i) => source.taken(i)))) {
     const long = hit.to - hit.from > 1;
     const lamp =
       hit.meaning.is === 'lampName' &&
@@ -90,6 +90,12 @@ const forPlaces = (tokens: readonly Token[], source: SourceText): Token[] => {
         tokens[hit.to]?.norm ?? '',
       );
     if (!long || !(PLACELESS.has(hit.meaning.is) || lamp)) continue;
+    // "the ring back left": the last word belongs to a place.
+    if (
+      /^(left|right)$/.test(tokens[hit.to]?.norm ?? '') &&
+      /^(back|front|rear)$/.test(tokens[hit.to - 1]?.norm ?? '')
+    )
+      continue;
     const placed = tokens.slice(hit.from, hit.to).some((token) => PLACE_WORD.test(token.norm));
     // "both sides" as a wish and as a place are told apart by the wish's other words.
     if (placed) out.fill(1, hit.from, hit.to);
@@ -239,7 +245,8 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const tokens = corrected(source.tokens, CLOSED_WORDS);
   const found = readPositions(speech, positionContext, forPlaces(tokens, source)).positions;
   const items = itemsOf(tokens, found, source);
-  const units = unitsOf(tokens, groupPlaces(found, tokens, items), items, numbersAt(speech, tokens, source));
+  const numbers = numbersAt(speech, tokens, source);
+  const units = unitsOf(tokens, groupPlaces(found, tokens, items, numbers), items, numbers);
   const heard = hearFacts(tokens, units, context.today);
   const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
   const resolve = wheelResolver(

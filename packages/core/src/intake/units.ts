@@ -110,9 +110,11 @@ export const groupPlaces = (
   positions: readonly LocatedPosition[],
   tokens: readonly Token[],
   items: readonly Said[],
+  numbers: readonly NumberAt[],
 ): PlaceGroup[] => {
   const predicates = new Uint8Array(tokens.length);
   for (const item of items) if (PREDICATES.has(item.meaning.is)) predicates.fill(1, item.from, item.to);
+  for (const number of numbers) predicates.fill(1, number.from, number.to);
   const groups: PlaceGroup[] = [];
   for (const place of positions) {
     if (place.struck || place.reference) continue;

@@ -34,7 +34,15 @@ export const chooseAmong = (tokens: readonly Token[], phrases: readonly Phrase[]
 
 /** `all 195/65 R15 bar the ...`: the place of `all` where wheels are taken out of it; null where it is no place. */
 export const allBefore = (tokens: readonly Token[], at: number): boolean => {
-  if (!/^(all|every|everything|each)$/.test(tokens[at]?.norm ?? '')) return false;
+  const word = tokens[at]?.norm ?? '';
+  if (
+    word !== 'all' &&
+    !(
+      /^(every|each)$/.test(word) &&
+      /^(wheel|corner|one|sensor|tyre|hub|bearing|ring|plug)$/.test(tokens[at + 1]?.norm ?? '')
+    )
+  )
+    return false;
   for (let i = at + 1; i < tokens.length && i < at + 8; i++)
     if (ALL_BUT.test(tokens[i]?.norm ?? '')) return true;
   return false;

@@ -23,8 +23,16 @@ export interface Lexicon<M> {
   all(tokens: readonly Token[]): Hit<M>[];
 }
 
-/** Builds a lexicon from its lines. Adding a synonym is one more `|` in a line. */
-export const lexicon = <M>(lines: readonly LexiconLine<M>[]): Lexicon<M> => {
+const NONE: ReadonlySet<string> = new Set();
+
+/**
+ * Builds a lexicon from its lines. Adding a synonym is one more `|` in a line.
+ * @param skips small words that may stand inside a phrase of several words: `pedal soft` is found in "pedal is very soft"
+ */
+export const lexicon = <M>(
+  lines: readonly LexiconLine<M>[],
+  skips: ReadonlySet<string> = NONE,
+): Lexicon<M> => {
   const root: Node<M> = { next: new Map() };
   for (const [spellings, meaning] of lines)
     for (const spelling of spellings.split('|')) {
@@ -36,17 +44,18 @@ export const lexicon = <M>(lines: readonly LexiconLine<M>[]): Lexicon<M> => {
       }
       node.meaning = meaning;
     }
-  const at = (tokens: readonly Token[], from: number): Hit<M> | null => {
-    let node: Node<M> | undefined = root;
-    let best: Hit<M> | null = null;
-    for (let i = from; i < tokens.length; i++) {
-      const token = tokens[i];
-      node = token && node.next.get(token.norm);
-      if (!node) break;
-      if (node.meaning !== undefined) best = { from, to: i + 1, meaning: node.meaning };
-    }
-    return best;
+  // Both ways are tried at a small word: it may be part of the phrase, or stand inside one that does not have it.
+  const longest = (tokens: readonly Token[], from: number, i: number, node: Node<M>): Hit<M> | null => {
+    const best: Hit<M> | null = node.meaning === undefined ? null : { from, to: i, meaning: node.meaning };
+    const token = tokens[i];
+    if (!token) return best;
+    const next = node.next.get(token.norm);
+    const taken = next ? longest(tokens, from, i + 1, next) : null;
+    const skipped = i > from && skips.has(token.norm) ? longest(tokens, from, i + 1, node) : null;
+    const further = skipped && skipped.to > i + 1 && (!taken || skipped.to > taken.to) ? skipped : taken;
+    return further && further.to > (best?.to ?? 0) ? further : best;
   };
+  const at = (tokens: readonly Token[], from: number): Hit<M> | null => longest(tokens, from, from, root);
   return {
     at,
     all(tokens) {

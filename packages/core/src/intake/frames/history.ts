@@ -67,6 +67,7 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
   // "sensor and ring changed": one deed for both.
   const shared =
     next?.unit.opener === 'and' &&
+    unit.numbers.length === 0 &&
     unit.items.every((item) => item.meaning.is === 'thing' || item.meaning.is === 'deed') &&
     all(next.unit, 'deed').some((item) => item.meaning.deed === 'renewed') &&
     all(next.unit, 'thing').some((item) => item.meaning.event !== undefined);

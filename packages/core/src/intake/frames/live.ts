@@ -120,7 +120,11 @@ export const liveFrame: Frame = (clause) => {
       ? [check(clause, even, { check: 'live', pattern: 'normal' })]
       : [];
   const nothing = first(unit, 'nothing');
-  if (nothing && unit.group && topic.measure === 'live' && !has(unit, 'play', 'noise'))
+  if (
+    nothing &&
+    ((unit.group && topic.measure === 'live') || speaksOf(unit, 'speed')) &&
+    !has(unit, 'play', 'noise')
+  )
     return [check(clause, nothing, { check: 'live', pattern: 'no-signal' })];
   if (speaksOf(unit, 'speed')) topic.measure = 'live';
   return [];

@@ -145,7 +145,7 @@ export const supplyFrame: Frame = (clause) => {
       return [check(clause, spanOf(supply, nothing), { check: 'meter.supply', volts: 0 })];
     }
   }
-  const nothing = first(unit, 'nothing') ?? first(unit, 'not');
+  const nothing = first(unit, 'nothing') ?? (unit.items.length === 1 ? first(unit, 'not') : null);
   if (nothing && topic.measure === 'supply' && unit.group && !volts)
     return [check(clause, nothing, { check: 'meter.supply', volts: 0 })];
   return [];

@@ -3,7 +3,22 @@ import { lexicon } from '../../text/lexicon.ts';
 import type { ItemLine } from './item.ts';
 
 const lamp = (names: string, symptom: Symptom): ItemLine => [names, { is: 'lampName', symptom }];
-const complaint = (words: string, symptom: Symptom): ItemLine => [words, { is: 'complaint', symptom }];
+/** The same complaint of a thing under its other names. */
+const OTHER_NAMES: ReadonlyArray<readonly [RegExp, string]> = [
+  [/^pedal\b/, 'brake pedal'],
+  [/^(.* )?speedo\b/, '$1speedometer'],
+  [/^speedo\b/, 'speedometer needle'],
+];
+const complaint = (words: string, symptom: Symptom): ItemLine => [
+  words
+    .split('|')
+    .flatMap((spelling) => [
+      spelling,
+      ...OTHER_NAMES.flatMap(([name, other]) => (name.test(spelling) ? [spelling.replace(name, other)] : [])),
+    ])
+    .join('|'),
+  { is: 'complaint', symptom },
+];
 
 /** Names of lamps: a complaint only where it is said to be lit. */
 export const LAMPS: readonly ItemLine[] = [

@@ -9,8 +9,14 @@ import { THINGS } from './things.ts';
 import { TONE } from './tone.ts';
 import { WANTS } from './wants.ts';
 
-/** Every word and phrase the reader knows. Where two lines have the same words, the later one says what they mean. */
-export const HEARD_WORDS = lexicon<Item>([
+/** Small words that may stand inside a phrase: `speedo dead`, "the speedo is now completely dead". */
+const SMALL_INSIDE = new Set(
+  'is are was were the a an has been have had very really quite now completely all totally just still'.split(
+    ' ',
+  ),
+);
+
+const LINES = [
   ...TONE,
   ...DEEDS,
   ...LIVE,
@@ -22,4 +28,10 @@ export const HEARD_WORDS = lexicon<Item>([
   ...FELT,
   ...THINGS,
   ...WANTS,
-]);
+];
+
+/** Every word and phrase the reader knows. Where two lines have the same words, the later one says what they mean. */
+export const HEARD_WORDS = lexicon<Item>(LINES, SMALL_INSIDE);
+
+/** The same, word for word: what takes a word of place away must be said exactly so. */
+export const HEARD_EXACTLY = lexicon<Item>(LINES);

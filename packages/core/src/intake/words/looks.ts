@@ -82,8 +82,13 @@ export const LOOKS: readonly ItemLine[] = [
     { ring: 'dirty', teeth: 'dirty', sensor: 'metal-on-tip' },
   ),
   look(
-    'metal on tip|metal on it|metal on the tip|swarf|filings|metal filings|covered in swarf|covered in filings|metal dust|full of metal|furry with metal|full of metal dust|metal stuck to it|iron filings|metal fur|furry|metal shavings|metal bits on it|hairy with metal|metal on the end|bits of metal on it|metal paste|metal all over it|metal',
+    'metal on it|swarf|filings|metal filings|covered in swarf|covered in filings|metal dust|full of metal|furry with metal|full of metal dust|metal stuck to it|iron filings|metal fur|furry|metal shavings|metal bits on it|hairy with metal|metal on the end|bits of metal on it|metal paste|metal all over it|metal',
     { sensor: 'metal-on-tip', ring: 'dirty', teeth: 'dirty' },
+  ),
+  look(
+    'metal on tip|metal on the tip|metal on the sensor|metal on the sensor tip|metal stuck to the tip',
+    { sensor: 'metal-on-tip' },
+    'sensor',
   ),
   look(
     'rubbed|rubbing|rub|rubs|worn away|ground down|ground away|scored|shiny from rubbing|shiny|polished|worn flat|touching the ring|touched the ring|ground off|scraped|been rubbing|worn down|rubbed away|ground by the ring',

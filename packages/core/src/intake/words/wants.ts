@@ -17,7 +17,7 @@ export const WANTS: readonly ItemLine[] = [
     'cheapest',
   ),
   want(
-    'must run tomorrow|must run today|needs it today|need it today|today please|wants it today|want it today|needed today|on the road tomorrow|has to run tomorrow|needs it tomorrow|need it tomorrow|urgent|urgently|straight away please|in a hurry|needs to be on the road|back on the road today|must be on the road|same day|as soon as possible|asap|has to go out tonight|must go out tonight|must go out tomorrow|out tomorrow morning|needed tomorrow|has to be running tomorrow|has to run today|while i wait|it must run',
+    'must run tomorrow|must run today|needs it today|need it today|today please|wants it today|want it today|needed today|on the road tomorrow|has to run tomorrow|needs it tomorrow|need it tomorrow|urgent|urgently|straight away please|needs to be on the road|back on the road today|must be on the road|same day|as soon as possible|asap|has to go out tonight|must go out tonight|must go out tomorrow|out tomorrow morning|needed tomorrow|has to be running tomorrow|has to run today|while i wait|it must run',
     'today',
   ),
   want(
