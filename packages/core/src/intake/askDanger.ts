@@ -1,6 +1,6 @@
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { Token } from '../text/tokens.ts';
-import { all, deniedAt, isGone, nearestThing, type Heard } from './frames/clause.ts';
+import { all, deniedAt, has, isGone, nearestThing, type Heard } from './frames/clause.ts';
 import { FLUID_LEVELS } from './words/complaints.ts';
 import type { Unit } from './units.ts';
 
@@ -45,7 +45,7 @@ export const dangerAsks = (
       mine.some(({ symptom }) => (typeof symptom === 'string' ? symptom : symptom?.is) === name);
     for (const item of unit.items) {
       const near = nearestThing(unit, item)?.meaning.thing;
-      const denied = deniedAt(unit, item.from) || isGone(unit);
+      const denied = (deniedAt(unit, item.from) || isGone(unit)) && !has(unit, 'doubt');
       switch (item.meaning.is) {
         case 'play':
         case 'rocking':
@@ -84,6 +84,9 @@ export const dangerAsks = (
     const fluid = all(unit, 'thing').some((item) => item.meaning.thing === 'fluid');
     const leaks = level !== undefined && /^(leak|drip|weep)/.test(tokens[unit.from + level.from]?.norm ?? '');
     const other = all(unit, 'thing').some((item) => item.meaning.thing === 'other');
+    // Fluid where a wheel is spoken of is never passed over.
+    if (fluid && unit.group && !about('brake.fluid') && !has(unit, 'not', 'complaint'))
+      ask({ from: unit.from, to: unit.to }, 'is brake fluid low or leaking?');
     if (level && (fluid || (leaks && !other)) && !deniedAt(unit, unit.from + level.from))
       ask({ from: unit.from + level.from, to: unit.from + level.to }, 'is brake fluid low or leaking?');
   }

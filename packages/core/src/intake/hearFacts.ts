@@ -58,7 +58,7 @@ const oneBattery = (heard: readonly Heard[]): Heard[] => {
   const batteries = heard.filter((fact) => fact.check?.check === 'battery');
   const [one, two] = batteries;
   if (!one || !two) return [...heard];
-  const merged = { ...one, check: { ...one.check, ...two.check } as Heard['check'] };
+  const merged = { ...one, check: { ...one.check, ...two.check } as Heard['check'], also: [two] };
   return heard.flatMap((fact) => (fact === one ? [merged as Heard] : fact === two ? [] : [fact]));
 };
 
@@ -128,5 +128,5 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
 export const plainItems = (units: readonly Unit[]) => ({
   wants: [...new Set(units.flatMap((unit) => all(unit, 'want').map((item) => item.meaning.want)))],
   reader: units.flatMap((unit) => all(unit, 'reader').map((item) => item.meaning.reader))[0] ?? null,
-  codesCleared: units.some((unit) => has(unit, 'cleared')) ? true : null,
+  codesCleared: units.some((unit) => all(unit, 'cleared').some((item) => item.meaning.again)) ? true : null,
 });

@@ -24,14 +24,14 @@ export interface NumberSaid {
 }
 
 const NUMBER =
-  /(?<![\p{L}\d./:,-])(?<digits>\d{1,3}(?:,\d{3})+(?![.\d])|\d+(?:[.,]\d+)?)(?<kilo>k(?<after>\d{1,2})?)?\s?(?<unit>(?:k\s?ohms?|kohms?|k\s?\u03A9|ohms?|\u03A9|m?v(?:olts?)?\s?ac|vac|mvac|millivolts?|mv|volts?(?:\s+ac)?|v|%|per\s?cent|percent|\u00B0\s?c|deg(?:rees?)?(?:\s?c(?:elsius)?)?|c|km\/h|kmh|kph|mph|kms?|kilometres|miles?|mi|mm|teeth|tooth|quid|pounds?|euros?|days?|weeks?|months?|years?|hours?|mins?|minutes?|oclock|am|pm|psi|bar|axles?|wheels?|codes?|faults?|times|litres?|inch|inches|nm|newton)(?![\p{L}\d]))?(?![\p{L}\d]|[./:-]\d)/giu;
+  /(?<![\p{L}\d./:,-])(?<digits>\d{1,3}(?:,\d{3})+(?![.\d])|\d+(?:[.,]\d+)?)(?<kilo>k(?<after>\d{1,2})?)?\s?(?<unit>(?:k\s?ohms?|kohms?|k\s?\u03A9|k(?=\s(?!(?:miles|mi|kms?|on the clock)\b))|ohms?|\u03A9|m?v(?:olts?)?\s?ac|vac|mvac|millivolts?|mv|volts?(?:\s+ac)?|v|%|per\s?cent|percent|\u00B0\s?c|deg(?:rees?)?(?:\s?c(?:elsius)?)?|c|km\/h|kmh|kph|mph|kms?|kilometres|miles?|mi|mm|teeth|tooth|quid|pounds?|euros?|days?|weeks?|months?|years?|hours?|mins?|minutes?|oclock|am|pm|psi|bar|axles?|wheels?|codes?|faults?|times|litres?|inch|inches|nm|newton)(?![\p{L}\d]))?(?![\p{L}\d]|[./:-]\d)/giu;
 
 /** Words before a number that make it no reading: money, a room, a telephone. */
 const REFERENCE =
   /(?:phone|tel|call|ring|mobile|invoice|order|job|ref|reference|room|bay|unit|number|no\.?|nr\.?|fleet|page|paid|costs?|cost me|quoted|pay|\u00A3|\u20AC|\$|part|bin|docket|ticket|bus|route|pump|door|max|about|for|in|since|from|of|line|account|extension|ext|year|20)\s*:?\s*$/i;
 
 const MEASURES: ReadonlyArray<readonly [RegExp, Measure, number]> = [
-  [/^(k\s?ohms?|kohms?|k\s?\u03A9)$/i, 'ohm', 1000],
+  [/^(k\s?ohms?|kohms?|k\s?\u03A9|k)$/i, 'ohm', 1000],
   [/^(ohms?|\u03A9)$/i, 'ohm', 1],
   [/^(mv\s?ac|mvac)$/i, 'volt-ac', 0.001],
   [/^(v(olts?)?\s?ac|vac)$/i, 'volt-ac', 1],
@@ -62,7 +62,7 @@ export const numbersIn = (text: string): NumberSaid[] =>
       const value = rounded(
         Number(plain) * 1000 + (after ? Number(after) * (after.length === 1 ? 100 : 10) : 0),
       );
-      const distance = /^\s*(miles?|mi|km|kms|on the clock)/i.test(text.slice(end));
+      const distance = /^ *(miles?|mi|km|kms|on the clock)\b/i.test(text.slice(end));
       return {
         value,
         measure: distance || value > 100_000 ? 'distance' : 'ohm',

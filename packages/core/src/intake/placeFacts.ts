@@ -91,6 +91,23 @@ const withoutTwins = (history: readonly HistoryEvent[]): HistoryEvent[] =>
       ),
   );
 
+/** A thing that was found bad is not sound as well: "not corroded, but the lock is broken". */
+const withoutSoundTwins = (checks: readonly Check[]): Check[] =>
+  checks.filter(
+    (check) =>
+      !(
+        check.check.startsWith('visual.') &&
+        soundResult(check) &&
+        checks.some(
+          (other) =>
+            other.check === check.check &&
+            (other.wheelEnd ?? null) === (check.wheelEnd ?? null) &&
+            !soundResult(other) &&
+            !('result' in other && other.result === 'not-visible'),
+        )
+      ),
+  );
+
 /** Gives every fact its wheels and makes checks, complaints, history and chips of them. */
 export const placeFacts = (
   heard: readonly Heard[],
@@ -216,5 +233,5 @@ export const placeFacts = (
     if (!moved && found.asked && !asks.some((ask) => ask.about === 'wheelEnd'))
       asks.push({ about: 'wheelEnd', words, ask: `"${words}": at which wheel?` });
   }
-  return { checks, symptoms, history: withoutTwins(history), chips, asks, placed };
+  return { checks: withoutSoundTwins(checks), symptoms, history: withoutTwins(history), chips, asks, placed };
 };

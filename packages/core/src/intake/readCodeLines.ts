@@ -231,7 +231,12 @@ export const readCodeLines = (
             /^\s*[-:\u2013(]/.test(after) ||
             isBrakeController(description))) ||
           // A number nobody can explain keeps the words beside it.
-          (maker && named));
+          (maker && named) ||
+          // Said after a module or a count: "abs 1 code: C0A37-13 rear left sensor open circuit".
+          (spoken &&
+            /sensor|signal|circuit|wheel speed/i.test(description) &&
+            meaningInText(description) !== null &&
+            !heardOtherwise(description)));
       const start = line.start + code.start;
       const end = line.start + code.end;
       take(start, end);

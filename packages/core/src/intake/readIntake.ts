@@ -255,7 +255,6 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   );
   const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
-  const positions = rolesFromFacts(found, units, facts.placed);
   const unitAt = (start: number): Unit | null =>
     units.find(
       (unit) => (tokens[unit.from]?.start ?? 0) <= start && (tokens[unit.to - 1]?.end ?? 0) > start,
@@ -266,6 +265,9 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     (unit) => resolve(unit, 'sound'),
     positionContext.axles ?? 2,
   );
+  // Wheels that were compared by tyre or named with a code of their own are several corners, not a disagreement.
+  const compared = new Set(tyresFound.flatMap((tyre) => unitAt(tyre.start) ?? []));
+  const positions = rolesFromFacts(found, units, facts.placed, compared);
   const codes = cornersOfCodes(codeLines, found, tokens, units);
   const { wants, reader, codesCleared } = plainItems(units);
   const asks = [...facts.asks, ...dangerAsks(units, heard, tokens, text), ...vehicleAsks];

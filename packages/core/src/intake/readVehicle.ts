@@ -34,7 +34,7 @@ const DRIVE = lexicon<Partial<DocketVehicle>>([
   ['four axle|4 axle|four axles|4 axles|eight wheeler', { axles: 4 }],
   ['single axle|one axle|1 axle', { axles: 1 }],
   [
-    'very salty|salty|salted roads|road salt|lots of salt|by the sea|on the coast|rust bucket|salt every winter|gritted roads|salty roads|slipway work|plenty of salt|lives by the sea|island car|salted all winter',
+    'very salty|always in salt|always salted|in salt all winter|salty|salted roads|road salt|lots of salt|by the sea|on the coast|rust bucket|salt every winter|gritted roads|salty roads|slipway work|plenty of salt|lives by the sea|island car|salted all winter',
     { saltExposure: 'high' },
   ],
   ['some salt|a little salt|bit of salt', { saltExposure: 'some' }],
@@ -56,13 +56,26 @@ const DRIVE = lexicon<Partial<DocketVehicle>>([
 const ANOTHER_THING =
   /^(light|lights|lamp|lamps|warning|message|fault|window|windows|seat|mirror|mirrors|handbrake|steering|fan|tailgate|drill|gun|door|doors|fault_lamp|system)$/;
 
-/** A distance driven: `190000 km`, `190 000km`, `120k miles`, `60 thousand miles`. Speeds (km/h, mph) are none. */
+/** A distance driven: `190000 km`, `190 000km`, `120k miles`, `60 thousand miles`, `km 88000`. Speeds (km/h, mph) are none. */
 const DISTANCE =
-  /(?<![\w.,])(\d{1,3}(?:[ .,']\d{3})+|\d{2,7})\s?(k|thousand)?\s?(km|kms|kilometres|miles|mi)(?![\w/])/giu;
+  /(?<![\w.,])(?:(?<unitFirst>kms?|miles)[ :]+(?<first>\d{4,7})(?![\d\w/])|(?<digits>\d{1,3}(?:[ .,']\d{3})+|\d{2,7})\s?(?<thousands>k|thousand)?\s?(?<unit>km|kms|kilometres|miles|mi)(?![\w/]|[ :]+\d{4,7}(?!\d)))/giu;
 const KM_PER_MILE = 1.609344;
 /** Nearer is how far the garage is, further is no vehicle. */
 const LEAST_KM = 1000;
 const MOST_KM = 3_000_000;
+
+/** The distance a vehicle has been driven, in km, as the text says it first. */
+const distanceIn = (text: string): { km: number; start: number; end: number } | null => {
+  for (const match of text.matchAll(DISTANCE)) {
+    const { unitFirst, first, digits, thousands, unit } = match.groups ?? {};
+    const told = Number((first ?? digits ?? '').replace(/[ .,']/g, '')) * (thousands ? 1000 : 1);
+    const miles = (unitFirst ?? unit ?? '').toLowerCase().startsWith('mi');
+    const km = Math.round(miles ? told * KM_PER_MILE : told);
+    if (km >= LEAST_KM && km <= MOST_KM)
+      return { km, start: match.index, end: match.index + match[0].length };
+  }
+  return null;
+};
 
 type Ask = NonNullable<IntakeReading['asks']>[number];
 
@@ -123,14 +136,10 @@ export const readVehicle = (source: SourceText, context: IntakeContext): ReadVeh
       });
   }
 
-  for (const match of text.matchAll(DISTANCE)) {
-    const [whole, digits = '', thousands, unit = ''] = match;
-    const told = Number(digits.replace(/[ .,']/g, '')) * (thousands ? 1000 : 1);
-    const km = Math.round(unit.toLowerCase().startsWith('mi') ? told * KM_PER_MILE : told);
-    if (km < LEAST_KM || km > MOST_KM) continue;
-    vehicle.distanceKm = km;
-    chip(`driven ${km.toLocaleString('en-GB')} km`, match.index, match.index + whole.length);
-    break;
+  const driven = distanceIn(text);
+  if (driven) {
+    vehicle.distanceKm = driven.km;
+    chip(`driven ${driven.km.toLocaleString('en-GB')} km`, driven.start, driven.end);
   }
 
   let row = fromFleet(source, context, vehicle, chip);

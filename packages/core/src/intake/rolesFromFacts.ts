@@ -11,6 +11,7 @@ export const rolesFromFacts = (
   positions: readonly LocatedPosition[],
   units: readonly Unit[],
   placed: readonly PlacedFact[],
+  compared: ReadonlySet<Unit>,
 ): LocatedPosition[] => {
   const unitOf = (position: LocatedPosition): Unit | undefined =>
     units.find((unit) => unit.group?.places.some((place) => place.start === position.start));
@@ -32,7 +33,7 @@ export const rolesFromFacts = (
           has(unit, 'sound') &&
           facts.length === 0 &&
           unit.items.every((item) => ['sound', 'thing'].includes(item.meaning.is));
-    return { position, well, went, found: checks.length > 0 };
+    return { position, well, went, found: checks.length > 0 || (unit !== undefined && compared.has(unit)) };
   });
   const complained = told.some(
     ({ position, well, went }) => !position.role && !well && !went && position.wheelEnds.length > 0,

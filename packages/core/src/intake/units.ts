@@ -63,6 +63,7 @@ const BREAKS: ReadonlyMap<string, Unit['opener']> = new Map([
   ['\u2013', 'comma'],
   ['\u2014', 'comma'],
   [':', 'colon'],
+  ['=', 'colon'],
   ['since', 'since'],
 ]);
 const STOPS = new Set(['.', ';', '!', '?', '\n']);
@@ -137,6 +138,27 @@ export const groupPlaces = (
   return groups;
 };
 
+/** So long a list is denied by one word. */
+const LONGEST_LIST = 12;
+
+/** `no growling, humming or play`: one denial for a list, which is not cut at its commas. */
+const deniedLists = (tokens: readonly Token[]): Array<{ from: number; to: number }> => {
+  const out: Array<{ from: number; to: number }> = [];
+  for (let i = 0; i < tokens.length; i++) {
+    if (!/^(no|without|neither|any|not)$/.test(tokens[i]?.norm ?? '')) continue;
+    let end = -1;
+    for (let k = i + 1; k < tokens.length && k < i + LONGEST_LIST; k++) {
+      const word = tokens[k]?.norm ?? '';
+      if (STOPS.has(word) || /^(and|but|front|rear|left|right|back|on|is|are|has|reads|no|not)$/.test(word))
+        break;
+      if (word === 'or' || word === 'nor') end = k;
+    }
+    if (end > 0) out.push({ from: i, to: end });
+    if (end > 0) i = end;
+  }
+  return out;
+};
+
 interface Cut {
   readonly from: number;
   readonly to: number;
@@ -151,6 +173,7 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
   for (const { from, to } of groups) held.fill(1, from, to);
   for (const { from, to } of items) if (to - from > 1) held.fill(1, from, to);
   for (const { from, to } of KEPT_TOGETHER.all(tokens)) held.fill(1, from, to);
+  for (const { from, to } of deniedLists(tokens)) held.fill(1, from, to);
   const out: Cut[] = [];
   let from = 0;
   let sentence = 0;
@@ -178,6 +201,14 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
       !/^(the|we|i|he|they|it|a|you|she|my|our|his|that|new)$/.test(tokens[i + 1]?.norm ?? '')
     )
       return;
+    // "fl: 1.12k fr: 1.13k": a label begins where its place does.
+    if (breaks === 'colon') {
+      const place = groups.find((group) => group.to === i);
+      if (place && place.from > from) {
+        close(place.from, 'comma');
+        from = place.from;
+      }
+    }
     close(i, dash ? 'comma' : (breaks as Unit['opener']), breaks === 'colon');
     from = i + 1;
   });

@@ -34,6 +34,7 @@ export const chooseAmong = (tokens: readonly Token[], phrases: readonly Phrase[]
 
 /** `all 195/65 R15 bar the ...`: the place of `all` where wheels are taken out of it; null where it is no place. */
 export const allBefore = (tokens: readonly Token[], at: number): boolean => {
+  if (/^(at|after|in)$/.test(tokens[at - 1]?.norm ?? '')) return false;
   const word = tokens[at]?.norm ?? '';
   if (
     word !== 'all' &&

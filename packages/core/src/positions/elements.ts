@@ -36,6 +36,7 @@ const LEAVERS =
   /^(i|he|she|they|we|you|it|customer|driver|guy|bloke|lad|lady|man|ive|weve|hes|shes|theyve|youve|had|have|has|got|any|none|only|whats|what|nothing|is|are|was|were|one|two|few|some|much|many|little|metal|tread|life|mm|who|just|been|being|be|not|that)$/;
 const LEFT_ALONE =
   /^(it|me|us|him|her|my|his|our|their|your|here|there|over|overnight|off|out|behind|this|a|an|early|already|yesterday|today|in|for|alone|without|word|message|note|number|of|to|stuck|hanging|open|standing|parked|running|home|work|town|first|ago)$/;
+const LEFT_THING = /^(it|me|us|him|her|my|his|our|their|your|a|an|this|here|there|over|behind)$/;
 const SIDE_NOUNS =
   /^(side|hand|wheel|wheels|one|ones|hub|hubs|sensor|ring|bearing|plug|connector|tyre|loom|front|rear|back|fl|fr|axle|corner|reads|read|is|has|was|and|or|drops|growls|at|on|with)$/;
 
@@ -59,7 +60,10 @@ const leftBehind = (tokens: readonly Token[], i: number): boolean => {
       after !== 'it'
     );
   if (after === 'with' || after === 'on') return !/^(hand|the|on|at)$/.test(before);
-  return LEAVERS.test(before) || (LEFT_ALONE.test(after) && !/^(the|lower|top|bottom)$/.test(before));
+  if (LEAVERS.test(before)) return true;
+  // Behind a mark it is a side unless someone left something: "rear axle: left open", "left it with us".
+  const opens = before === '' || /^[^a-z0-9]$/.test(before) || before === '\n';
+  return opens ? LEFT_THING.test(after) : LEFT_ALONE.test(after) && !/^(the|lower|top|bottom)$/.test(before);
 };
 
 /** `right` as yes, correct or straight, not a side. */
@@ -94,6 +98,9 @@ const ofSomethingElse = (tokens: readonly Token[], to: number): boolean => {
   return PARTS_WITH_A_BACK.has(norm(tokens, noun));
 };
 
+const endsInPlace = (tokens: readonly Token[], to: number): boolean =>
+  /^(back|front|rear)$/.test(norm(tokens, to - 1)) && /^(left|right)$/.test(norm(tokens, to));
+
 /** Idioms whose place words speak of no wheel. */
 const speaksOfNoWheel = (tokens: readonly Token[], i: number, to: number, meaning: Element): boolean =>
   (norm(tokens, i) === 'left' && to === i + 1 && leftBehind(tokens, i)) ||
@@ -116,7 +123,9 @@ export const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Ph
       i++;
       continue;
     }
-    const no = direct ? null : NOT_A_POSITION.at(tokens, i);
+    const idiom = direct ? null : NOT_A_POSITION.at(tokens, i);
+    // "the ring back left": the last word of the idiom belongs to a place.
+    const no = idiom && endsInPlace(tokens, idiom.to) ? null : idiom;
     // "front left not right" denies a side; "something is not right" says nothing of one.
     const deniesSide = tokens[i]?.norm === 'not' && phrases.at(-1)?.to === i;
     const opensTalk = hit !== null && speaksOfNoWheel(tokens, i, hit.to, hit.meaning);

@@ -47,10 +47,18 @@ const frameFor = (sentences: readonly number[], frames: readonly Frame[], phrase
   return mine.reduce((best, frame) => (distance(frame) < distance(best) ? frame : best)).mirrored;
 };
 
+/** What `both` may be said of when it means the two wheels of an axle. */
+const PAIRED =
+  /^(rings|plugs|sensors|hubs|bearings|tips|leads|wheels|tyres|connectors|looms|read|growl|rock|wobble|hum)$/;
+
 /** Elements put together into phrases, as far as their words go. */
 const phrasesOf = (tokens: readonly Token[], frames: readonly Frame[]): Phrase[] => {
   let phrases = elementsOf(tokens, frames);
-  phrases = joinWhere(phrases, (a, b) => between(tokens, a, b).every((word) => TIGHT.has(word)));
+  phrases = joinWhere(phrases, (a, b, next) => {
+    // "both front left" is said of two things at one wheel.
+    const sided = a.both && next?.side != null && next.from === b.to;
+    return !sided && between(tokens, a, b).every((word) => TIGHT.has(word));
+  });
   phrases = phrases.flatMap((p, i, all) =>
     !p.weak || (p.axle === 'rear' && standsAsPlace(tokens, p)) || loneNeighbour(tokens, all, i)
       ? [{ ...p, weak: false }]
@@ -65,7 +73,15 @@ const phrasesOf = (tokens: readonly Token[], frames: readonly Frame[]): Phrase[]
   });
   return chooseAmong(
     tokens,
-    phrases.filter((p) => !(p.both && p.axle === null && p.side === null && !p.all)),
+    phrases.flatMap((p, i) => {
+      if (!(p.both && p.axle === null && p.side === null && !p.all)) return [p];
+      // "both rings rusty" after two places of one axle are that axle's.
+      const axles = new Set(phrases.slice(0, i).flatMap((q) => (q.axle === null ? [] : [q.axle])));
+      const [axle] = axles;
+      return axles.size === 1 && axle !== undefined && PAIRED.test(tokens[p.to]?.norm ?? '')
+        ? [{ ...p, axle, borrowed: true }]
+        : [];
+    }),
   );
 };
 

@@ -52,7 +52,9 @@ export const playFrame: Frame = (clause) => {
   const rocked = all(unit, 'spun').length > 0;
   for (const item of [...all(unit, 'look').filter((l) => l.meaning.loose), ...all(unit, 'moves')]) {
     const near = nearestThing(unit, item);
-    const wheel = near ? ['wheel', 'hub', 'bolts', 'tyre'].includes(near.meaning.thing) : rocked;
+    const wheel = near
+      ? ['wheel', 'hub', 'bolts', 'tyre'].includes(near.meaning.thing)
+      : rocked || (item.meaning.is === 'look' && unit.group !== null && topic.looked === null);
     if (!wheel) continue;
     const moves = item.meaning.is === 'moves';
     if (moves && !rocked && !deniedAt(unit, item.from)) continue;

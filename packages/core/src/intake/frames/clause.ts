@@ -62,8 +62,7 @@ export const speaksOf = (unit: Unit, ...things: Thing[]): boolean =>
   all(unit, 'thing').some((item) => things.includes(item.meaning.thing));
 
 /** Whether what stands at a token is denied: a negative stands before it in its clause. */
-export const deniedAt = (unit: Unit, at: number): boolean =>
-  all(unit, 'not').filter((item) => item.to <= at).length % 2 === 1;
+export const deniedAt = (unit: Unit, at: number): boolean => all(unit, 'not').some((item) => item.to <= at);
 
 const gap = (a: { from: number; to: number }, b: { from: number; to: number }): number =>
   a.to <= b.from ? b.from - a.to : a.from - b.to;

@@ -84,8 +84,8 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
       .sort((a, b) => near(a) - near(b))[0];
     // "new tyre place", "hub makers": the thing is another word's.
     if (/^(maker|makers|kit|kits|price|number|box|supplier)$/.test(tokens[item.to]?.norm ?? '')) continue;
-    const renewed = fresh.find((deed) => deed.to <= item.from && near(deed) <= 4);
     const time = timeOf(clause, unit);
+    const renewed = fresh.find((deed) => near(deed) <= 4 && (deed.to <= item.from || time !== null));
     const told =
       done ??
       (renewed && !measured && (time || lastedAfter(clauses, k) !== null || curedAfter(clauses, k) !== null)

@@ -73,40 +73,32 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
       (next !== undefined && has(next, 'byItself') && (goneAfter(clause) || next.items.length <= 2));
     const stays = staysOn(unit);
     const gone = (isGone(unit) || goneAfter(clause)) && !(stays && !isGone(unit));
-    const off =
-      lamp !== null &&
-      (has(unit, 'off') ||
-        tokens
-          .slice(unit.from, unit.to)
-          .some(
-            (t, i, own) =>
-              t.norm === 'off' &&
-              !/^(came|went|gone|go|stay|stays|stayed|turn|turned|is)$/.test(own[i - 1]?.norm ?? ''),
-          )) &&
-      !gone;
+    const off = lamp !== null && saysOffAt(clause, lamp.to) && !gone;
     const isLit = lamp ?? litAt(tokens, unit);
-    const chains = unit.opener === 'and' || unit.opener === 'comma';
+    const chains = unit.opener === 'and' || unit.opener === 'comma' || unit.opener === 'colon';
     if (!chains) pending = [];
     if (names.length === 0 && pending.length === 0) {
-      if (lamp && !clause.doubtful) heard.push(...bareLamp(clause, lamp, { gone, byItself, off, stays }));
-      lit = false;
+      if (lamp && !clause.doubtful && clauses[k + 1]?.unit.opener !== 'colon')
+        heard.push(...bareLamp(clause, lamp, { gone, byItself, off, stays }));
+      // "All lamps on: abs, esp": the names follow.
+      lit = lamp !== null && clauses[k + 1]?.unit.opener === 'colon' && !deniedAt(unit, lamp.from) && !off;
       return;
     }
-    const all_ = [...pending, ...names];
+    const named = [...pending, ...names];
     const share =
       lit &&
       names.length > 0 &&
       chains &&
       unit.items.every((item) => ['lampName', 'only', 'again', 'same', 'spun'].includes(item.meaning.is));
     if (!isLit && !gone && !stays && !has(unit, 'again') && !share) {
-      pending = names.length > 0 ? all_ : [];
+      pending = names.length > 0 ? named : [];
       lit = false;
       return;
     }
     pending = [];
     if (names.length === 0 && !lamp && !litAt(tokens, unit)) return;
     if (clause.doubtful) return;
-    for (const name of all_) {
+    for (const name of named) {
       const at = name.unit === unit ? spanOf(name, lamp) : name;
       const denied =
         (name.unit === unit
@@ -135,6 +127,13 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
     lit = !gone;
   });
   return heard;
+};
+
+/** `light off`, `lamp is off now`: right behind the lamp. */
+const saysOffAt = ({ tokens }: Clause, from: number): boolean => {
+  let i = from;
+  while (/^(is|are|was|now|has|been)$/.test(tokens[i]?.norm ?? '')) i++;
+  return tokens[i]?.norm === 'off';
 };
 
 const SAFE_WHEN_OFF: ReadonlySet<string> = new Set(['lamp.abs', 'lamp.brake', 'lamp.rear-abs', 'lamp.awd']);

@@ -6,6 +6,7 @@ import {
   deniedAt,
   first,
   has,
+  LOOKED,
   nearestThing,
   saysWord,
   speaksOf,
@@ -95,7 +96,10 @@ export const liveFrame: Frame = (clause) => {
     heard.push(check(clause, item, { check: 'live', pattern }));
     break;
   }
-  const unsteady = first(unit, 'jumps');
+  const unsteady =
+    first(unit, 'jumps') ??
+    all(unit, 'noise').find((item) => nearestThing(unit, item)?.meaning.thing === 'speed') ??
+    null;
   if (
     heard.length === 0 &&
     unsteady &&
@@ -113,6 +117,7 @@ export const liveFrame: Frame = (clause) => {
     unit.group &&
     !has(unit, 'rest') &&
     !excluding &&
+    !all(unit, 'thing').some((item) => LOOKED.has(item.meaning.thing)) &&
     (topic.measure === 'live' || speaksOf(unit, 'speed')) &&
     /steady|fine|ok|good|smooth/.test(words(clause, even))
   )

@@ -91,8 +91,10 @@ export const lookFrame: Frame = (clause) => {
 };
 
 /** Whether `loose` in this clause speaks of a wheel, which is play and not a look. */
-const heardLoose = ({ unit }: Clause): boolean => {
+const heardLoose = ({ unit, topic }: Clause): boolean => {
   const loose = all(unit, 'look').find((item) => item.meaning.loose);
   const near = loose ? nearestThing(unit, loose) : null;
-  return near ? ['wheel', 'hub', 'bolts', 'tyre'].includes(near.meaning.thing) : first(unit, 'spun') !== null;
+  return near
+    ? ['wheel', 'hub', 'bolts', 'tyre'].includes(near.meaning.thing)
+    : first(unit, 'spun') !== null || (unit.group !== null && topic.looked === null);
 };

@@ -154,15 +154,26 @@ export const supplyFrame: Frame = (clause) => {
 /** A coil turned by hand gives less than this, in volts. */
 const MOST_AC_BY_HAND = 20;
 
-/** AC with the wheel turned. */
+/** AC with the wheel turned: by unit, by the word AC, or by turning it. "No AC" when turned is none. */
 export const acFrame: Frame = (clause) => {
-  const { unit } = clause;
+  const { unit, sentence, tokens } = clause;
+  const named = (other: Clause['unit']): boolean =>
+    tokens.slice(other.from, other.to).some((token) => /^v?ac$/.test(token.norm));
+  const spoken = sentence.some(named);
+  const spun = sentence.some((other) => has(other, 'spun'));
   const volts =
     unit.numbers.find((n) => n.measure === 'volt-ac') ??
-    (has(unit, 'spun') && !speaksOf(unit, 'battery')
+    (spoken && !speaksOf(unit, 'battery')
+      ? unit.numbers.find((n) => (n.measure === 'bare' || n.measure === 'volt') && n.value <= MOST_AC_BY_HAND)
+      : undefined) ??
+    (has(unit, 'spun') && !speaksOf(unit, 'battery', 'plug')
       ? unit.numbers.find((n) => n.measure === 'volt' && n.value <= MOST_AC_BY_HAND)
       : undefined);
-  return volts ? [check(clause, volts, { check: 'meter.ac', volts: volts.value })] : [];
+  if (volts) return [check(clause, volts, { check: 'meter.ac', volts: volts.value })];
+  const none = first(unit, 'not') ?? first(unit, 'nothing');
+  return none && named(unit) && spun && unit.numbers.length === 0
+    ? [check(clause, none, { check: 'meter.ac', volts: 0 })]
+    : [];
 };
 
 /** Battery at rest and while cranking, both of one check. */

@@ -58,7 +58,13 @@ export const trialFrame: Frame = (clause) => {
     const said = item.meaning.check;
     if (said.check === 'wiggle') return [];
     const onBumps = said.check === 'clear-and-drive' && said.result === 'back-on-bumps';
-    if (onBumps && sentence.some((other) => all(other, 'live').length > 0)) return [];
+    if (
+      onBumps &&
+      (has(unit, 'moves', 'noise', 'rocking') ||
+        speaksOf(unit, 'suspension') ||
+        sentence.some((other) => has(other, 'live')))
+    )
+      return [];
     if (deniedAt(unit, item.from) && said.check !== 'brake.fluid') {
       if (said.check === 'swap') return [];
       if (said.check === 'clear-and-drive' && said.result !== 'stays-away') return [];
@@ -80,7 +86,13 @@ export const fluidFrame: Frame = (clause) => {
   const leak = hits[0]?.meaning === 'leaking' && !speaksOf(unit, 'other', 'steering', 'tyre');
   const spoken = leak && (speaksOf(unit, 'brakes') || before.some((other) => speaksOf(other, 'fluid')));
   const [hit] = hits;
-  if (!hit || !(own || spoken)) return [];
+  const last = before.at(-1);
+  const goesOn =
+    last !== undefined &&
+    speaksOf(last, 'fluid') &&
+    all(unit, 'thing').length === 0 &&
+    hit?.meaning === 'low';
+  if (!hit || !(own || spoken || goesOn)) return [];
   const at = { from: unit.from + hit.from, to: unit.from + hit.to };
   const denied = deniedAt(unit, at.from);
   // "no leak" says nothing of the level; "not low" does.

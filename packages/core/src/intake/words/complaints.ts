@@ -62,7 +62,7 @@ export const LIT_WORDS = lexicon<true>([
 /** Complaints told without a lamp. */
 export const FELT: readonly ItemLine[] = [
   complaint(
-    'red brake light|red brake lamp|red brake warning|red light|red lamp|red warning light',
+    'red brake light|red brake lamp|red brake warning|red light|red lamp|red warning light|brake fluid warning|brake fluid warning lamp|brake fluid warning light|brake fluid light|brake fluid lamp|fluid warning|fluid light|fluid warning light|fluid level warning',
     'lamp.brake',
   ),
   complaint('light for the abs|abs fault|abs failure|abs warning', 'lamp.abs'),
@@ -92,7 +92,7 @@ export const FELT: readonly ItemLine[] = [
     'steering.heavy',
   ),
   complaint(
-    'smoke|smoking|smoke from|smoking hot|red hot|too hot to touch|burning hot|burning smell|smells of burning|smelling of burning|very hot|glowing red|wheel hot|hot wheel|smokes|on fire|hot to touch|boiling hot|wheel is hot|gets hot|getting hot|runs hot',
+    'smoke|smoking|smoke from|smoking hot|red hot|too hot to touch|burning hot|burning smell|smells of burning|smelling of burning|very hot|glowing red|wheel hot|hot wheel|smokes|on fire|hot to touch|boiling hot|wheel is hot|gets hot|getting hot|runs hot|smoked|smouldering|smelt hot|smelled hot|stinks of burning|stank of burning',
     'wheel.hot',
   ),
 ];
@@ -106,10 +106,10 @@ export const FLUID_LEVELS = lexicon<Level>([
     'low',
   ],
   [
-    'leak|leaks|leaking|losing|dripping|drips|weeping|weeps|leaked|running down|down the wheel|on the wheel|wet with|running out|seeping|pouring out|spraying|leaking fluid|losing fluid|losing brake fluid|leaking brake fluid',
+    'on the inside|on the tyre|on the disc|on the backplate|all over|inside the wheel|inside the tyre|over the wheel|leak|leaks|leaking|losing|dripping|drips|weeping|weeps|leaked|running down|down the wheel|on the wheel|wet with|running out|seeping|pouring out|spraying|leaking fluid|losing fluid|losing brake fluid|leaking brake fluid',
     'leaking',
   ],
-  ['full|up to the mark|topped up|at max|on max|at the mark|up to max|fine|ok|okay|good|right', 'full'],
+  ['full|up to the mark|at max|on max|at the mark|up to max|fine|ok|okay|good|right', 'full'],
 ]);
 
 /** The brake fluid in whole phrases. */

@@ -88,7 +88,8 @@ export type Item =
   | { readonly is: 'lasted' }
   | { readonly is: 'want'; readonly want: string }
   | { readonly is: 'reader'; readonly reader: Reader }
-  | { readonly is: 'cleared' }
+  /** `again`: and read again, so that what is left counts. */
+  | { readonly is: 'cleared'; readonly again?: true }
   | { readonly is: 'nothingSaid' };
 
 export type ItemLine = LexiconLine<Item>;

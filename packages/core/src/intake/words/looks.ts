@@ -118,7 +118,7 @@ export const LOOKS: readonly ItemLine[] = [
     'loom',
   ),
   [
-    'loose|slack|not seated|half out|bolt loose|bolt missing|bolt was loose|bolt has gone|not bolted|working loose|worked loose|spins|moved on the shaft|slipped|spins on the shaft|come loose|come away|came loose|hanging loose|fallen out|fell out|not pushed home|not in all the way',
+    'loose|slack|not seated|half out|bolt loose|bolt missing|bolt was loose|bolt has gone|not bolted|working loose|worked loose|spins|moved on the shaft|slipped|spins on the shaft|come loose|come away|came loose|hanging loose|fallen out|fell out|not pushed home|not in all the way|coming off|nearly came off|came off|come off|falling off|fell off|about to come off|nearly off|almost came off|nearly fell off',
     {
       is: 'look',
       loose: true,

@@ -79,7 +79,7 @@ export const THINGS: readonly ItemLine[] = [
   thing('steering|power steering|steering wheel', 'steering'),
   thing('code|codes|fault code|fault codes|dtc|trouble code', 'code'),
   thing(
-    'steering fluid|power steering fluid|washer fluid|coolant|engine oil|oil|fuel|mirror|exhaust|window|door|radio|engine noise|wind noise|road noise|roof rack|trailer hitch|clutch|clutch pedal|seat|bumper|rattle|tailgate|fan|alternator|turbo|ring binder|earring|engine light|engine lamp|airbag light|oil light|glow plug|spark plug|spark plugs|spare wheel|spare key|bonnet|handbrake lever|gear lever|drain plug|sump plug',
+    'steering fluid|power steering fluid|washer fluid|coolant|engine oil|oil|fuel|mirror|exhaust|window|door|radio|engine noise|wind noise|road noise|roof rack|trailer hitch|clutch|clutch pedal|seat|bumper|rattle|tailgate|fan|alternator|turbo|ring binder|earring|engine light|engine lamp|airbag light|oil light|glow plug|spark plug|spark plugs|spare wheel|spare key|bonnet|handbrake lever|gear lever|drain plug|sump plug|steering assist|power assist|park assist|parking assist|parking sensor|parking sensors|reversing sensor|oxygen sensor|lambda sensor|crank sensor|cam sensor|temperature sensor|pressure sensor|rain sensor|light sensor|door handle|horn|air conditioning|heater|exhaust bracket|gearbox mount',
     'other',
   ),
 ];

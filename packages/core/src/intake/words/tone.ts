@@ -35,7 +35,7 @@ export const TONE: readonly ItemLine[] = [
     { is: 'again' },
   ],
   [
-    'maybe|might|could be|perhaps|possibly|may be|if|is it|is there|was it|could it|might be|not sure if|not sure whether|wonder|wonders|wondering|whether|what if|suspect|suspects|i think its|should there be|can you tell if|would it|could that be|unless|in case',
+    'cant say|couldnt say|cant be sure|couldnt swear|cant swear|not sure there|not sure that|hard to say|hard to tell|wouldnt swear|i couldnt say|not convinced|dont think|doubt|supposedly|apparently he thinks|maybe|might|could be|perhaps|possibly|may be|if|is it|is there|was it|could it|might be|not sure if|not sure whether|wonder|wonders|wondering|whether|what if|suspect|suspects|i think its|should there be|can you tell if|would it|could that be|unless|in case',
     { is: 'doubt' },
   ],
   [

@@ -29,7 +29,7 @@ export const WANTS: readonly ItemLine[] = [
     { is: 'reader', reader: 'none' },
   ],
   [
-    'engine codes only|only does engine codes|engine code reader|only engine codes|only reads engine|engine only|only reads engine codes|reader is engine only|engine only reader|cheap reader|cant get into the abs|reader wont see abs|reader doesnt see abs|doesnt read abs|wont read abs|only sees the engine|generic reader|cant read abs|reader cant reach abs|does engine codes|reads the engine only|only sees engine|reader only sees engine|only an engine code reader|reader wont do abs',
+    'engine reader|engine only reader|engine codes only|only does engine codes|engine code reader|only engine codes|only reads engine|engine only|only reads engine codes|reader is engine only|engine only reader|cheap reader|cant get into the abs|reader wont see abs|reader doesnt see abs|doesnt read abs|wont read abs|only sees the engine|generic reader|cant read abs|reader cant reach abs|does engine codes|reads the engine only|only sees engine|reader only sees engine|only an engine code reader|reader wont do abs',
     { is: 'reader', reader: 'engine' },
   ],
   [
@@ -37,7 +37,11 @@ export const WANTS: readonly ItemLine[] = [
     { is: 'reader', reader: 'full' },
   ],
   [
-    'codes cleared and read again|cleared and read again|cleared and reread|codes were cleared|cleared the codes|cleared codes|codes cleared|cleared them and read again|fault codes were cleared and read again|wiped and read again|cleared all codes|were cleared and read again|cleared then read again|codes were cleared and read again|cleared and rescanned|cleared and scanned again',
+    'cleared and read again|cleared and reread|cleared them and read again|wiped and read again|cleared then read again|cleared and rescanned|cleared and scanned again|codes cleared and read again|codes were cleared and read again|cleared the codes and read again|read again after clearing|rescanned after clearing|cleared and read them again|cleared all and read again',
+    { is: 'cleared', again: true },
+  ],
+  [
+    'after clearing|clearing the codes|clearing codes|after i cleared|when cleared|cleared the codes|cleared codes|codes cleared|codes were cleared|cleared the code|code cleared|cleared all codes|cleared it|cleared them|on clearing',
     { is: 'cleared' },
   ],
 ];
