@@ -44,7 +44,8 @@ const linesOf = (text: string, known: (code: string) => boolean): Line[] => {
   for (const raw of text.split('\n')) {
     const line = raw.endsWith('\r') ? raw.slice(0, -1) : raw;
     // A code stands near others of its line; lines of many thousand characters are cut so that one cannot stall us.
-    for (let at = 0; at < Math.max(1, line.length); at += MAX_LINE) {
+    // Empty lines hold nothing and end nothing.
+    for (let at = 0; at < line.length; at += MAX_LINE) {
       const piece = line.slice(at, at + MAX_LINE);
       out.push({ text: piece, start: start + at, codes: /\d/.test(piece) ? scanCodes(piece, known) : [] });
     }
@@ -56,16 +57,12 @@ const linesOf = (text: string, known: (code: string) => boolean): Line[] => {
 const MAX_LINE = 4000;
 const SEPARATORS = /[\t;|]|\s{2,}|,(?=\S)|\s[-\u2013]\s/;
 
-const statusIn = (text: string): { status: CodeStatus; words: string } | null => {
-  const hits = STATUS.all(tokenise(text));
-  const hit = hits.at(-1);
-  if (!hit) return null;
-  const tokens = tokenise(text);
-  return {
-    status: hit.meaning,
-    words: text.slice(tokens[hit.from]?.start ?? 0, tokens[hit.to - 1]?.end ?? 0),
-  };
-};
+/** Whether any word of a status may be in a text: most texts beside a code have none. */
+const MAY_SAY_STATUS =
+  /activ|current|present|confirm|perman|static|now|stored|memor|saved|pending|maturing|test|histor|passive|past|previous/i;
+
+const statusIn = (text: string): CodeStatus | null =>
+  MAY_SAY_STATUS.test(text) ? (STATUS.all(tokenise(text)).at(-1)?.meaning ?? null) : null;
 
 /** Status said in running speech beside a code; everyday words such as `now` are none there. */
 const SPOKEN_STATUS: ReadonlyArray<readonly [RegExp, CodeStatus]> = [
@@ -118,6 +115,7 @@ const clean = (text: string): string =>
     .trim();
 
 const withoutStatus = (text: string): { text: string; status: CodeStatus | null } => {
+  if (!MAY_SAY_STATUS.test(text)) return { text, status: null };
   const fields = text.split(/[\t;|]|\s{2,}|,|\s[-\u2013]\s|[()[\]]/);
   for (const field of fields.reverse()) {
     const tokens = tokenise(field);
@@ -209,12 +207,12 @@ export const readCodeLines = (
       return;
     }
     let inlineModule: string | null = null;
+    const tabular = SEPARATORS.test(line.text) && /[\t;|]|\s{2,}/.test(line.text);
+    const spoken = !tabular && !report && heading === null;
     line.codes.forEach((code, i) => {
       const before = line.text.slice(i === 0 ? 0 : (line.codes[i - 1]?.end ?? 0), code.start);
       const rest = line.text.slice(code.end, line.codes[i + 1]?.start ?? line.text.length);
       const single = line.codes.length === 1;
-      const tabular = SEPARATORS.test(line.text) && /[\t;|]|\s{2,}/.test(line.text);
-      const spoken = !tabular && !report && heading === null;
       const after = spoken ? describedIn(rest) : rest;
       const description = clean(after);
       const leads = clean(before) === '' || tabular;
@@ -245,7 +243,7 @@ export const readCodeLines = (
         code.status ??
         fields.status ??
         (spoken ? (spokenStatus(rest) ?? (single ? spokenStatus(before) : null)) : null) ??
-        (described || (single && lines.length <= 2) ? null : (statusIn(after.slice(0, 40))?.status ?? null));
+        (described || (single && lines.length <= 2) ? null : statusIn(after.slice(0, 40)));
       if (/[/;|]/.test(before)) inlineModule = null;
       const moduleField = tabular
         ? clean(

@@ -149,16 +149,20 @@ const cornersOfCodes = (
   });
   const struck = struckBy(correctionsIn(tokens), spoken);
   const kept = spoken.filter((_, i) => !struck.has(i));
+  const unitOf = new Map<number, Unit>();
+  for (const unit of units) for (let i = unit.from; i < unit.to; i++) unitOf.set(i, unit);
+  const perUnit = new Map<Unit | undefined, number>();
+  for (const { from } of kept) perUnit.set(unitOf.get(from), (perUnit.get(unitOf.get(from)) ?? 0) + 1);
+  let p = 0;
   return kept.map(({ line, from }) => {
     const { code, chip, description } = line;
     if (description || code.wheelEnd || kept.length === 1) return line;
-    const unit = units.find((u) => from >= u.from && from < u.to);
+    while (p < positions.length && (positions[p]?.start ?? 0) < chip.end) p++;
+    const unit = unitOf.get(from);
     const place = unit?.group?.places.length === 1 ? unit.group.places[0] : undefined;
-    const alone =
-      unit !== undefined &&
-      kept.filter((other) => other.from >= unit.from && other.from < unit.to).length === 1;
+    const next = positions[p];
     const mine =
-      place && alone ? place : positions.find((p) => p.start >= chip.end && p.start - chip.end <= 3);
+      place && perUnit.get(unit) === 1 ? place : next && next.start - chip.end <= 3 ? next : undefined;
     return mine?.wheelEnds.length === 1 ? { ...line, code: { ...code, wheelEnd: mine.wheelEnds[0] } } : line;
   });
 };
@@ -255,10 +259,18 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   );
   const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
-  const unitAt = (start: number): Unit | null =>
-    units.find(
-      (unit) => (tokens[unit.from]?.start ?? 0) <= start && (tokens[unit.to - 1]?.end ?? 0) > start,
-    ) ?? null;
+  const unitStarts = units.map((unit) => tokens[unit.from]?.start ?? 0);
+  const unitAt = (start: number): Unit | null => {
+    let low = 0;
+    let high = units.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((unitStarts[middle] ?? 0) <= start) low = middle + 1;
+      else high = middle;
+    }
+    const unit = units[low - 1];
+    return unit && (tokens[unit.to - 1]?.end ?? 0) > start ? unit : null;
+  };
   const { tyres, placed: tyresPlaced } = placeTyres(
     tyresFound,
     unitAt,

@@ -13,11 +13,19 @@ export const rolesFromFacts = (
   placed: readonly PlacedFact[],
   compared: ReadonlySet<Unit>,
 ): LocatedPosition[] => {
-  const unitOf = (position: LocatedPosition): Unit | undefined =>
-    units.find((unit) => unit.group?.places.some((place) => place.start === position.start));
+  const unitAt = new Map(
+    units.flatMap((unit) => (unit.group?.places ?? []).map((place) => [place.start, unit] as const)),
+  );
+  const factsAt = new Map<number, PlacedFact[]>();
+  for (const fact of placed)
+    for (const { start } of fact.place.group?.places ?? []) {
+      const list = factsAt.get(start);
+      if (list) list.push(fact);
+      else factsAt.set(start, [fact]);
+    }
   const told = positions.map((position) => {
-    const unit = unitOf(position);
-    const facts = placed.filter(({ place }) => place.group?.places.some((p) => p.start === position.start));
+    const unit = unitAt.get(position.start);
+    const facts = factsAt.get(position.start) ?? [];
     const checks = facts.filter(({ heard }) => heard.check !== undefined);
     const next = unit ? units[unit.index + 1] : undefined;
     const went =

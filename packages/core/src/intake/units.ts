@@ -167,9 +167,14 @@ interface Cut {
   readonly colon: boolean;
 }
 
+/** Nobody says longer clauses and sentences: what goes on without a mark is cut, so that the work grows with the length. */
+const LONGEST_CLAUSE = 60;
+const LONGEST_SENTENCE = 200;
+
 /** Clauses by stops, marks and joining words; nothing is cut inside a place or a phrase. */
 const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: readonly Said[]): Cut[] => {
   const held = new Uint8Array(tokens.length);
+  const endingAt = new Map(groups.map((group) => [group.to, group]));
   for (const { from, to } of groups) held.fill(1, from, to);
   for (const { from, to } of items) if (to - from > 1) held.fill(1, from, to);
   for (const { from, to } of KEPT_TOGETHER.all(tokens)) held.fill(1, from, to);
@@ -178,8 +183,13 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
   let from = 0;
   let sentence = 0;
   let opener: Unit['opener'] = 'start';
+  const spokenIn = (a: number, b: number): boolean => {
+    for (let i = a; i < b; i++) if (tokens[i]?.kind === 'word') return true;
+    return false;
+  };
+  let began = 0;
   const close = (to: number, next: Unit['opener'], colon = false) => {
-    if (to > from) {
+    if (spokenIn(from, to)) {
       out.push({ from, to, sentence, opener, colon });
       opener = next;
     } else if (opener === 'comma' || opener === 'start') opener = next === 'comma' ? opener : next;
@@ -188,9 +198,20 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
     if (STOPS.has(token.norm) || token.kind === 'newline') {
       close(i, 'start');
       from = i + 1;
+      began = i + 1;
       sentence++;
       opener = 'start';
       return;
+    }
+    if (i - began >= LONGEST_SENTENCE) {
+      close(i, 'start');
+      from = i;
+      began = i;
+      sentence++;
+      opener = 'start';
+    } else if (i - from >= LONGEST_CLAUSE) {
+      close(i, 'comma');
+      from = i;
     }
     const breaks = held[i] ? undefined : BREAKS.get(token.norm);
     const dash = token.norm === '-' && token.kind === 'mark' && !held[i];
@@ -203,7 +224,7 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
       return;
     // "fl: 1.12k fr: 1.13k": a label begins where its place does.
     if (breaks === 'colon') {
-      const place = groups.find((group) => group.to === i);
+      const place = endingAt.get(i);
       if (place && place.from > from) {
         close(place.from, 'comma');
         from = place.from;

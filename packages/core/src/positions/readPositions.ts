@@ -32,15 +32,29 @@ export interface LocatedPosition extends ReadPosition {
   readonly all?: boolean;
 }
 
+/** Nobody says longer sentences. */
+const LONGEST_SENTENCE = 200;
+
 /** Sentence number of each token. */
 const sentencesOf = (tokens: readonly Token[]): number[] => {
   let n = 0;
-  return tokens.map((token) => (/^[.;!?\n]$/.test(token.norm) ? n++ : n));
+  let began = 0;
+  return tokens.map((token, i) => {
+    if (/^[.;!?\n]$/.test(token.norm) || i - began >= LONGEST_SENTENCE) {
+      began = i + 1;
+      return n++;
+    }
+    return n;
+  });
 };
 
 /** Whether left and right are mirrored at a phrase: by the nearest frame of its sentence. */
-const frameFor = (sentences: readonly number[], frames: readonly Frame[], phrase: Span): boolean => {
-  const mine = frames.filter((frame) => sentences[frame.from] === sentences[phrase.from]);
+const frameFor = (
+  sentences: readonly number[],
+  frames: ReadonlyMap<number, readonly Frame[]>,
+  phrase: Span,
+): boolean => {
+  const mine = frames.get(sentences[phrase.from] ?? -1) ?? [];
   if (mine.length === 0) return false;
   const distance = (frame: Frame) =>
     Math.min(Math.abs(frame.from - phrase.to), Math.abs(phrase.from - frame.to));
@@ -71,12 +85,13 @@ const phrasesOf = (tokens: readonly Token[], frames: readonly Frame[]): Phrase[]
       next && !complete(b) && canJoin(b, next) && between(tokens, b, next).every((word) => FILLERS.has(word));
     return !(tight && words.includes(','));
   });
+  const axles = new Set<NonNullable<Phrase['axle']>>();
   return chooseAmong(
     tokens,
-    phrases.flatMap((p, i) => {
+    phrases.flatMap((p) => {
+      if (p.axle !== null) axles.add(p.axle);
       if (!(p.both && p.axle === null && p.side === null && !p.all)) return [p];
       // "both rings rusty" after two places of one axle are that axle's.
-      const axles = new Set(phrases.slice(0, i).flatMap((q) => (q.axle === null ? [] : [q.axle])));
       const [axle] = axles;
       return axles.size === 1 && axle !== undefined && PAIRED.test(tokens[p.to]?.norm ?? '')
         ? [{ ...p, axle, borrowed: true }]
@@ -94,9 +109,11 @@ const linksOf = (
   frames: readonly Frame[],
   corrections: readonly Correction[],
 ): Link[] => {
+  let c = 0;
   const links = phrases.map((phrase, i): Link => {
     const last = phrases[i - 1];
-    if (!last || corrections.some(({ from }) => from >= last.to && from < phrase.from)) return null;
+    while (c < corrections.length && (corrections[c]?.from ?? 0) < (last?.to ?? 0)) c++;
+    if (!last || (corrections[c]?.from ?? Infinity) < phrase.from) return null;
     const words = between(tokens, last, phrase, frames);
     return linkBetween(words) ?? (restates(last, phrase, words) ? 'so' : null);
   });
@@ -226,6 +243,11 @@ export const readPositions = (
   const tokens = given ?? corrected(tokenise(text), CLOSED_WORDS);
   const sentences = sentencesOf(tokens);
   const frames: Frame[] = findFrames(tokens);
+  const framesIn = new Map<number, Frame[]>();
+  for (const frame of frames) {
+    const at = sentences[frame.from] ?? -1;
+    framesIn.set(at, [...(framesIn.get(at) ?? []), frame]);
+  }
   const corrections = correctionsIn(tokens);
   const phrases = withoutEchoes(sameSides(phrasesOf(tokens, frames)));
   const links = linksOf(tokens, phrases, frames, corrections);
@@ -238,13 +260,13 @@ export const readPositions = (
     return { text: text.slice(start, end), start, end, from: span.from, to: span.to };
   };
   const placed = phrases.map((phrase, i): LocatedPosition => {
-    const role: Role = links[i] === 'not' ? 'denied' : roleOf(tokens, phrase, phrases, joined);
+    const role: Role = links[i] === 'not' ? 'denied' : roleOf(tokens, phrases, i, joined);
     const link = links[i] ?? null;
-    const place = placePhrase(phrase, frameFor(sentences, frames, phrase), context);
+    const place = placePhrase(phrase, frameFor(sentences, framesIn, phrase), context);
     const following = phrases[i + 1];
     const out =
       phrase.all && following && takesOut(between(tokens, phrase, following))
-        ? placePhrase(following, frameFor(sentences, frames, following), context).wheelEnds
+        ? placePhrase(following, frameFor(sentences, framesIn, following), context).wheelEnds
         : [];
     return {
       ...locate(phrase),

@@ -44,44 +44,44 @@ export interface Span {
   readonly to: number;
 }
 
+/** Nobody says longer clauses; a text without marks is not searched from end to end. */
+const LONGEST_CLAUSE = 60;
+
 /** Token range of the clause around a span: bounded by stops, commas, breaking words, or `and` that joins no two phrases. */
-const clauseAround = (
-  tokens: readonly Token[],
-  span: Span,
-  phrases: readonly Span[],
-  joined: ReadonlySet<number>,
-): Span => {
+const clauseAround = (tokens: readonly Token[], span: Span, joined: ReadonlySet<number>): Span => {
   const ends = (i: number): boolean => {
     const norm = tokens[i]?.norm ?? '';
     if (STOP.has(norm) || BREAK_WORDS.has(norm)) return true;
     if (norm === ',' || norm === ':' || norm === '(' || norm === ')') return !joined.has(i);
-    if (norm === 'and' || norm === 'so' || norm === 'its')
-      return !joined.has(i) && !phrases.some((p) => i > p.from && i < p.to);
+    if (norm === 'and' || norm === 'so' || norm === 'its') return !joined.has(i);
     return false;
   };
   let from = span.from;
-  while (from > 0 && !ends(from - 1)) from--;
+  while (from > 0 && from > span.from - LONGEST_CLAUSE && !ends(from - 1)) from--;
   let to = span.to;
-  while (to < tokens.length && !ends(to)) to++;
+  while (to < tokens.length && to < span.to + LONGEST_CLAUSE && !ends(to)) to++;
   return { from, to };
 };
 
 /** Whether a phrase is the corner complained of, something past, or something denied. */
 export const roleOf = (
   tokens: readonly Token[],
-  span: Span,
   phrases: readonly Span[],
+  index: number,
   joined: ReadonlySet<number>,
 ): Role => {
-  const clause = clauseAround(tokens, span, phrases, joined);
-  const nearest = phrases.filter((p) => p.to <= span.from && p.from >= clause.from).at(-1);
+  const span = phrases[index] as Span;
+  const clause = clauseAround(tokens, span, joined);
+  const last = phrases[index - 1];
+  const nearest = last && last.from >= clause.from ? last : undefined;
   const before = tokens.slice(
     Math.max(clause.from, nearest ? nearest.to : clause.from, span.from - 6),
     span.from,
   );
   const denials = DENY_BEFORE.all(before);
   if (denials.at(-1)?.meaning === 'deny') return 'denied';
-  const following = phrases.find((p) => p.from >= span.to && p.from < clause.to);
+  const next = phrases[index + 1];
+  const following = next && next.from < clause.to ? next : undefined;
   const after = tokens.slice(
     span.to,
     Math.min(clause.to, following ? following.from : clause.to, span.to + 6),

@@ -50,6 +50,8 @@ export const correctionsIn = (tokens: readonly Token[]): Correction[] => {
 
 /** Words that may stand between a correction and what replaces. */
 const REACH = 8;
+/** So many things before a correction are looked at. */
+const NEAREST = 8;
 
 /**
  * Which things are taken back: each correction strikes the last thing of a kind before it that is near, where another of
@@ -61,16 +63,17 @@ export const struckBy = (
   reach = REACH,
 ): Set<number> => {
   const struck = new Set<number>();
+  let k = 0;
   for (const { from, to, kind } of corrections) {
+    while (k < things.length && (things[k]?.from ?? 0) < to) k++;
+    const after = things[k];
+    if (!after || after.from > to + reach) continue;
     if (kind === 'said') {
-      const at = things.findIndex((thing) => thing.from >= to && thing.from <= to + reach);
-      const next = things[at + 1];
-      if (at >= 0 && next && next.from <= (things[at]?.to ?? 0) + REACH * 2) struck.add(at);
+      const next = things[k + 1];
+      if (next && next.from <= after.to + REACH * 2) struck.add(k);
       continue;
     }
-    const after = things.findIndex((thing) => thing.from >= to && thing.from <= to + reach);
-    if (after < 0) continue;
-    for (let before = after - 1; before >= 0; before--) {
+    for (let before = k - 1; before >= 0 && before > k - NEAREST; before--) {
       const thing = things[before];
       if (!thing || thing.to > from || struck.has(before)) continue;
       if (from - thing.to <= REACH * 2) struck.add(before);

@@ -12,7 +12,7 @@ export interface Token {
  * apostrophes and digits (driver's, 2nd, C0A31), a line end, or a single mark.
  */
 const PIECES =
-  /(?<initials>(?<![\p{L}\d/.])\p{L}(?:[/.]\p{L})+(?![\p{L}\d])\.?|(?<![\p{L}\d/.])\p{L}{1,2}\/\p{L}{1,2}(?![\p{L}\d/]))|(?<word>[\p{L}\d]+(?:['\u2019\u02BC`\u00B4][\p{L}]+|(?<=\d)[.,](?=\d)\d+)*)|(?<newline>\r\n|\n|\r)|(?<mark>[^\s\p{L}\d])/gu;
+  /(?<initials>(?<![\p{L}\d/.])\p{L}(?:[/.]\p{L})+(?![\p{L}\d])\.?|(?<![\p{L}\d/.])\p{L}{1,2}\/\p{L}{1,2}(?![\p{L}\d/]))|(?<word>[\p{L}\d]+(?:['\u2019\u02BC`\u00B4][\p{L}]+|(?<=\d)[.,](?=\d)\d+)*)|(?<newline>(?:\r\n|\n|\r)(?:[ \t]*(?:\r\n|\n|\r))*)|(?<mark>[^\s\p{L}\d])/gu;
 
 const PLAIN = /^[a-z0-9]+$/;
 const ASCII = /^[A-Za-z0-9]+$/;

@@ -157,6 +157,7 @@ const MOST_AC_BY_HAND = 20;
 /** AC with the wheel turned: by unit, by the word AC, or by turning it. "No AC" when turned is none. */
 export const acFrame: Frame = (clause) => {
   const { unit, sentence, tokens } = clause;
+  if (unit.numbers.length === 0 && !has(unit, 'not', 'nothing')) return [];
   const named = (other: Clause['unit']): boolean =>
     tokens.slice(other.from, other.to).some((token) => /^v?ac$/.test(token.norm));
   const spoken = sentence.some(named);
