@@ -16,7 +16,7 @@ const csv = (file: string) =>
     header: true,
     skipEmptyLines: true,
   }).data;
-const vehicles = csv('vehicles.csv').map((row, i) => VEHICLES.read(row) as CatalogueVehicle);
+const vehicles = csv('vehicles.csv').map((row) => VEHICLES.read(row) as CatalogueVehicle);
 const fleet = csv('fleet.csv').map(
   (row) =>
     ({ ...row, plate: row.plate || null, vin: row.vin || null, distanceKm: 1 }) as unknown as FleetVehicle,

@@ -2,6 +2,7 @@
 export * from './vocabulary/wordLists.ts';
 export * from './vocabulary/wheelEndWords.ts';
 export * from './vocabulary/inWords.ts';
+export * from './vocabulary/doubtWords.ts';
 export * from './vocabulary/complaints.ts';
 export * from './vocabulary/imperial.ts';
 export * from './text/decodeText.ts';

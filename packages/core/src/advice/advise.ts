@@ -22,6 +22,7 @@ import type { Knowledge } from './knowledge.ts';
 import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
 import { questionsFor } from './questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
+import { doubtQuestions } from './doubtQuestions.ts';
 import { readingQuestions } from './readingQuestions.ts';
 import { decide } from './verdict/decide.ts';
 
@@ -299,6 +300,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     offers,
     cautions,
     questions: [
+      ...doubtQuestions(docket.doubts ?? []),
       ...readingQuestions(docket.checks ?? [], a),
       ...fitQuestions(knowledge.slice, handed ?? offers[0] ?? null, vehicle),
       ...questionsFor({

@@ -1,10 +1,8 @@
-import type { IntakeReading } from '../vocabulary/intakeReading.ts';
+import type { Doubt } from '../vocabulary/docket.ts';
 import type { Token } from '../text/tokens.ts';
 import { all, deniedAt, has, isGone, nearestThing, type Heard } from './frames/clause.ts';
 import { FLUID_LEVELS } from './words/complaints.ts';
 import type { Unit } from './units.ts';
-
-type Ask = NonNullable<IntakeReading['asks']>[number];
 
 const OF_A_WHEEL = new Set(['wheel', 'hub', 'bolts', 'tyre']);
 const NOT_A_WHEEL = new Set([
@@ -25,17 +23,20 @@ const NOT_A_WHEEL = new Set([
  * Words of danger that became no fact: a loose or noisy wheel, a soft pedal, fluid or smoke. A doubtful one is asked,
  * none is lost.
  */
-export const dangerAsks = (
+export const dangerDoubts = (
   units: readonly Unit[],
   heard: readonly Heard[],
   tokens: readonly Token[],
   text: string,
-): Ask[] => {
-  const asks: Ask[] = [];
-  const ask = (at: { from: number; to: number }, what: string) => {
+): Doubt[] => {
+  const doubts: Doubt[] = [];
+  const doubt = (unit: Unit, at: { from: number; to: number }, about: Doubt['about']) => {
+    if (doubts.some((other) => other.about === about)) return;
     const words = text.slice(tokens[at.from]?.start ?? 0, tokens[at.to - 1]?.end ?? 0);
-    if (!asks.some((other) => other.ask.endsWith(what)))
-      asks.push({ about: 'danger', words, ask: `"${words}": ${what}` });
+    const places = unit.group?.choice ? [] : (unit.group?.places ?? []);
+    const wheelEnd =
+      places.length === 1 && places[0]?.wheelEnds.length === 1 ? places[0].wheelEnds[0] : undefined;
+    doubts.push({ about, words: words.slice(0, 400), ...(wheelEnd ? { wheelEnd } : {}) });
   };
   for (const unit of units) {
     const mine = heard.filter((fact) => fact.unit === unit);
@@ -50,15 +51,14 @@ export const dangerAsks = (
         case 'play':
         case 'rocking':
           if (!about('bearing.play') && !denied && !(near && ['pedal', 'steering', 'other'].includes(near)))
-            ask(item, 'has a wheel play? Which one?');
+            doubt(unit, item, 'play');
           break;
         case 'moves':
-          if (!about('bearing.play') && !denied && near && OF_A_WHEEL.has(near))
-            ask(item, 'has a wheel play? Which one?');
+          if (!about('bearing.play') && !denied && near && OF_A_WHEEL.has(near)) doubt(unit, item, 'play');
           break;
         case 'look':
           if (item.meaning.loose && !about('bearing.play') && !denied && near && OF_A_WHEEL.has(near))
-            ask(item, 'is a wheel loose? Which one?');
+            doubt(unit, item, 'play');
           break;
         case 'noise':
           if (
@@ -67,13 +67,13 @@ export const dangerAsks = (
             !denied &&
             !(near && NOT_A_WHEEL.has(near))
           )
-            ask(item, 'does a wheel growl? Which one?');
+            doubt(unit, item, 'growl');
           break;
         case 'complaint':
           if (item.meaning.symptom === 'pedal.soft' && !complained('pedal.soft') && !denied)
-            ask(item, 'is the brake pedal soft?');
+            doubt(unit, item, 'pedal');
           if (item.meaning.symptom === 'wheel.hot' && !complained('wheel.hot') && !denied)
-            ask(item, 'is a wheel hot or smoking? Which one?');
+            doubt(unit, item, 'heat');
           break;
         default:
       }
@@ -86,9 +86,9 @@ export const dangerAsks = (
     const other = all(unit, 'thing').some((item) => item.meaning.thing === 'other');
     // Fluid where a wheel is spoken of is never passed over.
     if (fluid && unit.group && !about('brake.fluid') && !has(unit, 'not', 'complaint'))
-      ask({ from: unit.from, to: unit.to }, 'is brake fluid low or leaking?');
+      doubt(unit, { from: unit.from, to: unit.to }, 'fluid');
     if (level && (fluid || (leaks && !other)) && !deniedAt(unit, unit.from + level.from))
-      ask({ from: unit.from + level.from, to: unit.from + level.to }, 'is brake fluid low or leaking?');
+      doubt(unit, { from: unit.from + level.from, to: unit.from + level.to }, 'fluid');
   }
-  return asks;
+  return doubts;
 };

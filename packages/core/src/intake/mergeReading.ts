@@ -1,8 +1,15 @@
-import type { Docket } from '../vocabulary/docket.ts';
+import { symptomOf } from '../vocabulary/complaints.ts';
+import type { Docket, DocketSymptom } from '../vocabulary/docket.ts';
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
 
 const present = (entries: Record<string, unknown>): Record<string, unknown> =>
   Object.fromEntries(Object.entries(entries).filter(([, value]) => value != null));
+
+/** Complaints as said last: one that went replaces the same one that was there. */
+const mergeSymptoms = (before: readonly DocketSymptom[], now: readonly DocketSymptom[]): DocketSymptom[] => [
+  ...before.filter((said) => !now.some((later) => symptomOf(later) === symptomOf(said))),
+  ...now,
+];
 
 /**
  * A docket with what further words told. Nothing already entered is lost: lists grow, what was said about the vehicle
@@ -36,9 +43,16 @@ export const mergeReading = (docket: Docket, reading: IntakeReading, words: stri
       tyres: { ...docket.vehicle?.tyres, ...reading.tyres },
     },
     codes: [...codes, ...fresh],
-    symptoms: [...new Set([...(docket.symptoms ?? []), ...reading.symptoms])],
+    symptoms: mergeSymptoms(docket.symptoms ?? [], reading.symptoms),
     history: [...(docket.history ?? []), ...reading.history],
     checks: [...(docket.checks ?? []), ...reading.checks],
+    reader: reading.reader ?? docket.reader,
+    wants: [...new Set([...(docket.wants ?? []), ...(reading.wants ?? [])])].slice(0, 20),
+    codesCleared: reading.codesCleared ?? docket.codesCleared,
+    ...(docket.customer || reading.customer
+      ? { customer: { ...docket.customer, ...present(reading.customer ?? {}) } }
+      : {}),
+    doubts: [...(docket.doubts ?? []), ...(reading.doubts ?? [])].slice(0, 20),
     positions: kept,
     wheelEnd: differs ? null : (before ?? settled),
     words: [docket.words, words].filter(Boolean).join('\n').slice(0, 20000),

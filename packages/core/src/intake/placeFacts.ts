@@ -125,12 +125,18 @@ export const placeFacts = (
   const placed: PlacedFact[] = [];
   const times = new Map<string, number>();
   const known = new Set<string>();
+  /** The fact each chip stands for, so that its place on the docket is known in the end. */
+  const factOf = new Map<Chip, Check | HistoryEvent | DocketSymptom>();
 
   const add = <T>(list: T[], fact: T): void => {
     const written = JSON.stringify(fact);
     if (known.has(written)) return;
     known.add(written);
     list.push(fact);
+  };
+  const show = (chip: Chip, fact: Check | HistoryEvent | DocketSymptom | undefined): void => {
+    chips.push(chip);
+    if (fact !== undefined) factOf.set(chip, fact);
   };
 
   for (const fact of [...heard].sort((a, b) => a.from - b.from)) {
@@ -153,11 +159,14 @@ export const placeFacts = (
       add(symptoms, symptom);
       placed.push({ heard: fact, place: NOWHERE });
       const cured = typeof symptom === 'object' && symptom.cured === 'yes';
-      chips.push({
-        ...base,
-        kind: 'complaint',
-        label: `${SYMPTOM_IN_WORDS[symptomOf(symptom)]}${cured ? ': gone' : ''}`,
-      });
+      show(
+        {
+          ...base,
+          kind: 'complaint',
+          label: `${SYMPTOM_IN_WORDS[symptomOf(symptom)]}${cured ? ': gone' : ''}`,
+        },
+        symptom,
+      );
       continue;
     }
     if (fact.is === 'event' && fact.event) {
@@ -171,16 +180,19 @@ export const placeFacts = (
       const ends = moved ? (moves[key] ? [moves[key]] : []) : all ? [] : found.wheelEnds;
       for (const wheelEnd of ends.length > 0 ? ends : [null]) add(history, { ...event, wheelEnd });
       placed.push({ heard: fact, place: found });
-      chips.push({
-        ...base,
-        kind: 'history',
-        label: eventLabel(event),
-        wheelEnds: [...ends],
-        carried: !moved && found.carried && ends.length > 0,
-        asked: !moved && found.asked,
-        key: whole ? null : key,
-        moved,
-      });
+      show(
+        {
+          ...base,
+          kind: 'history',
+          label: eventLabel(event),
+          wheelEnds: [...ends],
+          carried: !moved && found.carried && ends.length > 0,
+          asked: !moved && found.asked,
+          key: whole ? null : key,
+          moved,
+        },
+        history.at(-1),
+      );
       continue;
     }
     if (!fact.check) continue;
@@ -196,7 +208,7 @@ export const placeFacts = (
     if (fact.is === 'noise' && !moved && found.wheelEnds.length === 0 && !found.group?.choice) {
       if (!symptoms.some((other) => symptomOf(other) === 'noise.wheel')) {
         add(symptoms, 'noise.wheel');
-        chips.push({ ...base, kind: 'complaint', label: SYMPTOM_IN_WORDS['noise.wheel'] });
+        show({ ...base, kind: 'complaint', label: SYMPTOM_IN_WORDS['noise.wheel'] }, 'noise.wheel');
         placed.push({ heard: fact, place: NOWHERE });
       }
       continue;
@@ -220,18 +232,30 @@ export const placeFacts = (
       });
     }
     placed.push({ heard: fact, place: found });
-    chips.push({
-      ...base,
-      kind: 'check',
-      label: checkLabel(check),
-      wheelEnds: [...ends],
-      carried: !moved && found.carried && ends.length > 0,
-      asked: !moved && found.asked,
-      key: whole ? null : key,
-      moved,
-    });
+    show(
+      {
+        ...base,
+        kind: 'check',
+        label: checkLabel(check),
+        wheelEnds: [...ends],
+        carried: !moved && found.carried && ends.length > 0,
+        asked: !moved && found.asked,
+        key: whole ? null : key,
+        moved,
+      },
+      checks.at(-1),
+    );
     if (!moved && found.asked && !asks.some((ask) => ask.about === 'wheelEnd'))
-      asks.push({ about: 'wheelEnd', words, ask: `"${words}": at which wheel?` });
+      asks.push({ about: 'wheelEnd', words, ask: `\u201C${words}\u201D: at which wheel?` });
   }
-  return { checks: withoutSoundTwins(checks), symptoms, history: withoutTwins(history), chips, asks, placed };
+  const kept = { checks: withoutSoundTwins(checks), symptoms, history: withoutTwins(history) };
+  const pathOf = (chip: Chip): string | null => {
+    const fact = factOf.get(chip);
+    for (const [name, list] of Object.entries(kept)) {
+      const i = fact === undefined ? -1 : (list as unknown[]).indexOf(fact);
+      if (i >= 0) return `${name}[${i}]`;
+    }
+    return null;
+  };
+  return { ...kept, chips: chips.map((chip) => ({ ...chip, path: pathOf(chip) })), asks, placed };
 };

@@ -7,8 +7,9 @@ import { findConflicts } from '../positions/findConflicts.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import { readPositions, type LocatedPosition } from '../positions/readPositions.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
+import { DOUBT_ASKS } from '../vocabulary/doubtWords.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
-import { dangerAsks } from './askDanger.ts';
+import { dangerDoubts } from './askDanger.ts';
 import type { IntakeContext } from './context.ts';
 import { has } from './frames/clause.ts';
 import { hearFacts, plainItems } from './hearFacts.ts';
@@ -188,6 +189,11 @@ const cornerChip = (p: LocatedPosition, context: PositionContext): Chip => {
   };
 };
 
+/** Whether a clause says something of its place, heard as a fact or not. */
+const saysSomething = (unit: Unit): boolean =>
+  unit.numbers.some((n) => n.measure === 'ohm') ||
+  has(unit, 'look', 'play', 'rocking', 'moves', 'noise', 'live', 'open', 'complaint', 'deed');
+
 /** Items that say how something was meant, and are understood though no fact stands on them alone. */
 const UNDERSTOOD = new Set<Item['is']>([
   'not',
@@ -253,10 +259,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const units = unitsOf(tokens, groupPlaces(found, tokens, items, numbers), items, numbers);
   const heard = hearFacts(tokens, units, context.today);
   const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
-  const resolve = wheelResolver(
-    units,
-    (unit) => withFacts.has(unit) || unit.numbers.some((n) => n.measure === 'ohm'),
-  );
+  const resolve = wheelResolver(units, (unit) => withFacts.has(unit) || saysSomething(unit));
   const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
   const unitStarts = units.map((unit) => tokens[unit.from]?.start ?? 0);
@@ -278,11 +281,23 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     positionContext.axles ?? 2,
   );
   // Wheels that were compared by tyre or named with a code of their own are several corners, not a disagreement.
-  const compared = new Set(tyresFound.flatMap((tyre) => unitAt(tyre.start) ?? []));
+  const compared = new Set([
+    ...tyresFound.flatMap((tyre) => unitAt(tyre.start) ?? []),
+    ...units.filter((unit) => unit.group !== null && has(unit, 'play', 'noise', 'rocking', 'moves')),
+  ]);
   const positions = rolesFromFacts(found, units, facts.placed, compared);
   const codes = cornersOfCodes(codeLines, found, tokens, units);
   const { wants, reader, codesCleared } = plainItems(units);
-  const asks = [...facts.asks, ...dangerAsks(units, heard, tokens, text), ...vehicleAsks];
+  const doubts = dangerDoubts(units, heard, tokens, text);
+  const asks = [
+    ...doubts.map(({ about, words }) => ({
+      about: 'danger',
+      words,
+      ask: `\u201C${words}\u201D: ${DOUBT_ASKS[about]}`,
+    })),
+    ...facts.asks,
+    ...vehicleAsks,
+  ];
 
   for (const position of positions) source.take(position.from, position.to);
   for (const fact of heard) for (const span of [fact, ...(fact.also ?? [])]) source.take(span.from, span.to);
@@ -310,7 +325,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   }));
 
   const chips = [
-    ...codes.map(({ chip }) => chip),
+    ...codes.map(({ chip }, i) => ({ ...chip, path: `codes[${i}]` })),
     ...vehicleChips,
     ...positions.map((p) => cornerChip(p, positionContext)),
     ...facts.chips,
@@ -346,6 +361,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     ...(codesCleared ? { codesCleared } : {}),
     ...(caller.name || caller.phone ? { customer: caller } : {}),
     ...(asks.length > 0 ? { asks } : {}),
+    ...(doubts.length > 0 ? { doubts } : {}),
     leftOver: leftChips.map(({ words }) => words),
     chips,
     notes: [

@@ -169,7 +169,7 @@ export const readVehicle = (source: SourceText, context: IntakeContext): ReadVeh
       asks.push({
         about: 'vehicle',
         words: source.words(phrase.from, phrase.to),
-        ask: `"${source.words(phrase.from, phrase.to)}": is that the vehicle?`,
+        ask: `\u201C${source.words(phrase.from, phrase.to)}\u201D: is that the vehicle?`,
       });
     }
     if (best) row = name(best, source, context, vehicle, chips, asks);

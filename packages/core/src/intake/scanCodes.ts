@@ -104,7 +104,7 @@ const maker =
     for (const match of line.matchAll(/(?<![\p{L}\d.,/-])([0-9A-F]{2,5})(?![\p{L}\d]|[.,/-]\d)/giu)) {
       const text = match[0];
       if ((text.match(/\d/g) ?? []).length < 2) continue;
-      const before = line.slice(0, match.index);
+      const before = line.slice(Math.max(0, match.index - 40), match.index);
       const after = line.slice(match.index + text.length);
       const introduced =
         /(?:code|codes|dtc|fault|error|fault no\.?|fault number|code no\.?|code number)\s*[:#]?\s*$/i.test(

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
+import { DOUBTS, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -202,6 +202,14 @@ export type Outcome = z.infer<typeof Outcome>;
 
 const list = <T extends z.ZodType>(item: T, max: number) => z.array(item).max(max).nullish();
 
+/** A word of danger that was heard but not surely meant: it is asked until it is answered. */
+export const Doubt = z.object({
+  about: z.enum(DOUBTS),
+  words: text(400),
+  wheelEnd: WheelEnd.nullish(),
+});
+export type Doubt = z.infer<typeof Doubt>;
+
 /** One customer's job. Absent and null both mean not known. */
 export const Docket = z.object({
   format: z.literal('hardy-spoke/docket'),
@@ -217,6 +225,7 @@ export const Docket = z.object({
   words: text(20000).nullish(),
   /** Words the reading could not use; kept visible. */
   leftOver: list(text(400), 200),
+  doubts: list(Doubt, 20),
   /** Corner phrases as read, so that a disagreement stays on the docket until it is answered. */
   positions: list(
     z.object({
@@ -225,6 +234,7 @@ export const Docket = z.object({
       needs: z.enum(['steeringSide', 'trafficSide', 'axle', 'side']).nullish(),
       role: z.enum(['corner', 'past', 'denied']).nullish(),
       joinedBy: z.enum(['and', 'or', 'so']).nullish(),
+      carried: z.boolean().nullish(),
     }),
     50,
   ),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { DocketCode, DocketSymptom, DocketVehicle, HistoryEvent, Reader } from './docket.ts';
+import { Doubt, DocketCode, DocketSymptom, DocketVehicle, HistoryEvent, Reader } from './docket.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { WheelEnd } from './wheelEnd.ts';
 import { PositionNeed } from './words.ts';
@@ -52,6 +52,8 @@ export const Chip = z.object({
   asked: z.boolean().nullish(),
   /** Names the chip in a request that moves it to another wheel; it outlives typing elsewhere in the text. */
   key: z.string().nullish(),
+  /** Path of the fact in a docket made of this reading, such as `checks[0]`. */
+  path: z.string().nullish(),
   /** A person moved it. */
   moved: z.boolean().nullish(),
 });
@@ -77,6 +79,8 @@ export const IntakeReading = z.object({
   customer: z.object({ name: z.string().nullish(), phone: z.string().nullish() }).nullish(),
   /** What was heard but cannot be placed or is doubtful, once each, with the words it came from. */
   asks: z.array(z.object({ about: z.string(), ask: z.string(), words: z.string() })).nullish(),
+  /** Words of danger that became no fact; the docket keeps them and asks. */
+  doubts: z.array(Doubt).nullish(),
   leftOver: z.array(z.string()),
   chips: z.array(Chip),
   notes: z.array(z.string()),

@@ -64,6 +64,9 @@ export const SCHOOLS = ['test-first', 'sell-likely', 'lift-at-hand', 'far-away']
 /** How far a reader reaches. */
 export const READERS = ['full', 'engine', 'none'] as const;
 
+/** Dangers that may have been meant: a loose wheel, a growl, a soft pedal, heat, brake fluid. */
+export const DOUBTS = ['play', 'growl', 'pedal', 'heat', 'fluid'] as const;
+
 export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
 
 /** Results a check can have, by its name; for the ohmmeter those that are no number. */

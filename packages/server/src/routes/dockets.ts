@@ -20,10 +20,11 @@ import {
   stepDocket,
 } from '../store/docketStore.ts';
 import type { IntakeCache } from '../intakeCache.ts';
+import { Moves } from './reading.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 
 const NewDocket = z.union([
-  z.object({ words: z.string().min(1).max(1_100_000) }),
+  z.object({ words: z.string().min(1).max(1_100_000), moves: Moves.optional() }),
   z.object({ docket: z.unknown() }),
 ]);
 const Change = z.object({
@@ -31,7 +32,11 @@ const Change = z.object({
   docket: z.unknown(),
   label: z.string().min(1).max(200),
 });
-const Words = z.object({ version: z.number().int().min(1), words: z.string().min(1).max(1_100_000) });
+const Words = z.object({
+  version: z.number().int().min(1),
+  words: z.string().min(1).max(1_100_000),
+  moves: Moves.optional(),
+});
 const Seeded = z.object({
   seed: z.coerce
     .number()
@@ -63,7 +68,11 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     const context = await intake.get();
     const docket =
       'words' in input
-        ? docketFromReading(readIntake(input.words, context), input.words, context.trafficSide)
+        ? docketFromReading(
+            readIntake(input.words, { ...context, ...(input.moves ? { moves: input.moves } : {}) }),
+            input.words,
+            context.trafficSide,
+          )
         : parseDocket(input.docket);
     ctx.status = 201;
     ctx.body = await createDocket(em(), docket);
@@ -94,7 +103,7 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   });
 
   router.post('/dockets/:id/words', async (ctx) => {
-    const { version, words } = parse(Words, ctx.request.body);
+    const { version, words, moves } = parse(Words, ctx.request.body);
     const store = em();
     const { docket, advice } = await getDocket(store, id(ctx));
     const context = await intake.get();
@@ -103,6 +112,7 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
       steeringSide: advice.vehicle.steeringSide,
       trafficSide: docket.vehicle?.trafficSide ?? context.trafficSide,
       axles: advice.vehicle.axles,
+      ...(moves ? { moves } : {}),
     });
     ctx.body = await saveDocket(
       em(),

@@ -99,6 +99,10 @@ export const createDocket = async (
   });
 };
 
+/** The docket's document alone, without advice. */
+export const readDocket = async (em: EntityManager, id: string): Promise<Docket> =>
+  parseDocket(JSON.parse((await load(em, id)).document));
+
 export const getDocket = async (em: EntityManager, id: string): Promise<DocketView> =>
   view(em, await load(em, id));
 

@@ -2,7 +2,9 @@ import { decodeText, type Chip } from '@hardy/core/plain';
 import InputBase from '@mui/material/InputBase';
 import { useEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { useKeys } from '../desk/useKeys.ts';
-import { useCounter } from '../state/useCounter.ts';
+import { useCounter, type CounterContext } from '../state/useCounter.ts';
+import { AnswerLine } from './AnswerLine.tsx';
+import { chipEffect } from './chipEffect.ts';
 import { Chips } from './Chips.tsx';
 
 interface Props {
@@ -10,7 +12,7 @@ interface Props {
   placeholder: string;
   size: 'large' | 'small';
   onEnter: (words: string) => void;
-  context?: { steeringSide?: string | null; axles?: number | null };
+  context?: CounterContext;
   autoFocus?: boolean;
 }
 
@@ -19,7 +21,7 @@ const MOST_BYTES = 4_000_000;
 
 /** The line where everything begins: typed or pasted words and dropped reports, read as they come. */
 export function CounterLine({ label, placeholder, size, onEnter, context, autoFocus }: Props) {
-  const { text, reading, error, type, fail } = useCounter();
+  const { text, reading, preview, error, type, move, fail } = useCounter();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLTextAreaElement>(null);
   useKeys({ '/': () => input.current?.focus() });
@@ -108,7 +110,21 @@ export function CounterLine({ label, placeholder, size, onEnter, context, autoFo
       </div>
       <div id="counter-line-reading" className="reading" aria-live="polite">
         {error && <p className="look-here">{error}</p>}
-        {text.trim() && reading && <Chips reading={reading} onChange={pick} onDrop={drop} />}
+        {text.trim() && reading && (
+          <Chips
+            reading={reading}
+            text={text}
+            axles={context?.axles ?? reading.vehicle.axles ?? preview?.advice.vehicle.axles ?? 2}
+            effectOf={(chip) => chipEffect(chip, preview)}
+            said={[preview?.advice.verdict.sentence, preview?.advice.questions[0]?.ask].filter(
+              (line) => line !== undefined,
+            )}
+            onChange={pick}
+            onDrop={drop}
+            onMove={(chip, wheelEnd) => chip.key && move(chip.key, wheelEnd, context)}
+          />
+        )}
+        {text.trim() && preview && <AnswerLine advice={preview.advice} stale={preview.text !== text} />}
       </div>
     </div>
   );

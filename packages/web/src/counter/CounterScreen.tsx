@@ -15,7 +15,7 @@ const EXAMPLE = 'merrowby 2018 minibus, abs light, C0A31-13 front left';
 /** The counter: one line to type into, the dockets that wait, and the day. */
 export function CounterScreen() {
   const navigate = useNavigate();
-  const { reading, clear, type } = useCounter();
+  const { reading, moves, clear, type } = useCounter();
   const [dockets, setDockets] = useState<DocketLine[] | null>(null);
   const [figures, setFigures] = useState<Figures | null>(null);
   const [error, setError] = useState<string | null>(null);
@@ -44,7 +44,7 @@ export function CounterScreen() {
 
   const open = async (words: string) => {
     try {
-      const view = await call<DocketView>('/dockets', { method: 'POST', body: { words } });
+      const view = await call<DocketView>('/dockets', { method: 'POST', body: { words, moves } });
       clear();
       await navigate(`/docket/${view.id}`);
     } catch (problem) {

@@ -67,6 +67,7 @@ export function DocketScreen() {
         question.answers.length > 0 &&
         (corner === null ||
           question.about.startsWith('reading:') ||
+          question.about.startsWith('doubt:') ||
           ['steeringSide', 'trafficSide', 'axle', 'side'].includes(question.about)),
     ) ?? null;
   const others =
@@ -121,9 +122,13 @@ export function DocketScreen() {
       label="Add what you hear"
       placeholder="Add what you hear: connector corroded, no play, built 2017…"
       size="small"
-      context={{ steeringSide: advice?.vehicle.steeringSide ?? null, axles: advice?.vehicle.axles ?? null }}
+      context={{
+        steeringSide: advice?.vehicle.steeringSide ?? null,
+        axles: advice?.vehicle.axles ?? null,
+        docketId: id,
+      }}
       onEnter={(words) =>
-        void hear(words).then((done) => {
+        void hear(words, useCounter.getState().moves).then((done) => {
           if (!done) return;
           clearLine();
           (document.activeElement as HTMLElement | null)?.blur();

@@ -1,4 +1,4 @@
-import type { Check, Docket, Question, WheelEnd } from '@hardy/core/plain';
+import type { Check, Docket, Question, Symptom, WheelEnd } from '@hardy/core/plain';
 import { changed } from './factEdits.ts';
 
 /** The docket with one question answered. What was said before stays; only the gap is filled. */
@@ -15,6 +15,16 @@ export const answerQuestion = (
       ...docket,
       checks: changed(docket.checks, Number(reading[1]), () => JSON.parse(value) as Check),
     };
+  const doubt = /^doubt:(\d+)$/.exec(about);
+  if (doubt) {
+    const { check, symptom } = JSON.parse(value) as { check?: Check; symptom?: Symptom };
+    return {
+      ...docket,
+      ...(check ? { checks: [...(docket.checks ?? []), check] } : {}),
+      ...(symptom ? { symptoms: [...(docket.symptoms ?? []), symptom] } : {}),
+      doubts: (docket.doubts ?? []).filter((_, i) => i !== Number(doubt[1])),
+    };
+  }
   switch (about) {
     case 'wheelEnd':
       return { ...docket, wheelEnd: value };

@@ -21,7 +21,7 @@ interface DocketState {
   load: (id: string) => Promise<void>;
   /** Stores a change made by `edit` on the newest docket known here. */
   change: (label: string, edit: (docket: Docket) => Docket) => Promise<boolean>;
-  hear: (words: string) => Promise<boolean>;
+  hear: (words: string, moves?: Readonly<Record<string, string | null>>) => Promise<boolean>;
   step: (direction: 'undo' | 'redo') => Promise<void>;
   resolve: (keep: 'mine' | 'theirs') => Promise<void>;
   dismiss: () => void;
@@ -87,11 +87,11 @@ export const useDocket = create<DocketState>((set, get) => {
       const { view } = get();
       return view ? put(label, edit(view.docket)) : false;
     },
-    hear: (words) =>
+    hear: (words, moves = {}) =>
       send(words, null, (view) =>
         call<DocketView>(`/dockets/${view.id}/words`, {
           method: 'POST',
-          body: { version: view.version, words },
+          body: { version: view.version, words, moves },
         }),
       ),
     async step(direction) {
