@@ -53,6 +53,26 @@ const again = (clause: Clause, heard: readonly Heard[]): Heard[] => {
     .map((fact) => ({ ...fact, from: unit.from, to: unit.to, unit }));
 };
 
+/** "Axle 1 left growls, axle 1 right does not": the finding of the clause before, denied. */
+const denied = (clause: Clause, heard: readonly Heard[]): Heard[] => {
+  const { unit, tokens } = clause;
+  const last = heard.at(-1);
+  const only = unit.items.length === 1 && has(unit, 'not') && unit.numbers.length === 0;
+  const ends = /^(not|doesnt|isnt|hasnt|dont|arent|havent|wasnt|didnt)$/.test(
+    tokens[unit.to - 1]?.norm ?? '',
+  );
+  if (!unit.group || !only || !ends || last?.unit.sentence !== unit.sentence) return [];
+  const at = { from: unit.from, to: unit.to, unit };
+  return heard
+    .filter((fact) => fact.unit === last.unit)
+    .flatMap((fact): Heard[] => {
+      const { check } = fact;
+      if (check?.check === 'bearing.noise' || check?.check === 'bearing.play')
+        return [{ ...fact, ...at, is: 'check', check: { ...check, result: 'none' } }];
+      return [];
+    });
+};
+
 /** Battery at rest and cranking are two figures of one check. */
 const oneBattery = (heard: readonly Heard[]): Heard[] => {
   const batteries = heard.filter((fact) => fact.check?.check === 'battery');
@@ -116,7 +136,7 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
       if (taken.has(clause.unit)) continue;
       const mine: Heard[] = [];
       for (const frame of FRAMES) mine.push(...frame(clause));
-      heard.push(...mine, ...again(clause, heard));
+      heard.push(...mine, ...again(clause, heard), ...denied(clause, heard));
     }
     measured = topic.measure;
     heard.push(...lampsOf(clauses), ...historyOf(clauses));

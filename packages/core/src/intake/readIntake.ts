@@ -8,7 +8,8 @@ import type { PositionContext } from '../positions/placePhrase.ts';
 import { readPositions, type LocatedPosition } from '../positions/readPositions.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import { DOUBT_ASKS } from '../vocabulary/doubtWords.ts';
-import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import { dangerDoubts } from './askDanger.ts';
 import type { IntakeContext } from './context.ts';
 import { has } from './frames/clause.ts';
@@ -24,7 +25,7 @@ import { readVehicle } from './readVehicle.ts';
 import { wheelResolver } from './resolveWheels.ts';
 import { rolesFromFacts } from './rolesFromFacts.ts';
 import { sourceText, type SourceText } from './sourceText.ts';
-import { groupPlaces, unitsOf, type NumberAt, type Said, type Unit } from './units.ts';
+import { groupPlaces, SIZE_MARK, unitsOf, type NumberAt, type Said, type Unit } from './units.ts';
 import { HEARD_EXACTLY, HEARD_WORDS } from './words/index.ts';
 import type { Item } from './words/item.ts';
 
@@ -45,14 +46,18 @@ const spokenPart = (text: string): { speech: string; cut: boolean } => {
   return { speech: text, cut: false };
 };
 
-const blank = (text: string, spans: ReadonlyArray<{ start: number; end: number }>): string => {
+const blank = (
+  text: string,
+  spans: ReadonlyArray<{ start: number; end: number }>,
+  mark = '\u0001',
+): string => {
   let out = '';
   let at = 0;
   for (const span of [...spans].sort((a, b) => a.start - b.start)) {
     const start = Math.max(at, span.start);
     if (span.end <= start) continue;
     // A mark that is no word keeps what stood on both sides of a code from running together.
-    out += text.slice(at, start) + '\u0001'.padEnd(span.end - start, ' ');
+    out += text.slice(at, start) + mark.padEnd(span.end - start, ' ');
     at = span.end;
   }
   return out + text.slice(at);
@@ -117,13 +122,24 @@ const itemsOf = (
   return HEARD_WORDS.all(masked(tokens, (i) => out[i] === 1 || source.taken(i)));
 };
 
-const numbersAt = (text: string, tokens: readonly Token[], source: SourceText): NumberAt[] => {
+const allWheels = (axles: number): WheelEnd[] =>
+  Array.from({ length: axles }, (_, i) => [wheelEndAt(i + 1, 'left'), wheelEndAt(i + 1, 'right')]).flat();
+
+/** Numbers outside of places and vehicles: the 2 of `axle 2 left` measures nothing. */
+const numbersAt = (
+  text: string,
+  tokens: readonly Token[],
+  positions: readonly LocatedPosition[],
+  source: SourceText,
+): NumberAt[] => {
+  const placed = new Uint8Array(tokens.length);
+  for (const { from, to } of positions) placed.fill(1, from, to);
   let i = 0;
   return numbersIn(text).flatMap((number) => {
     while (i < tokens.length && (tokens[i]?.end ?? 0) <= number.start) i++;
     let to = i;
     while (to < tokens.length && (tokens[to]?.start ?? Infinity) < number.end) to++;
-    return to > i && !source.taken(i) ? [{ ...number, from: i, to }] : [];
+    return to > i && !source.taken(i) && !placed[i] ? [{ ...number, from: i, to }] : [];
   });
 };
 
@@ -242,7 +258,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const { speech: spoken, cut } = spokenPart(blank(text, consumed));
   const { caller, spans } = readCaller(spoken);
   const tyresFound = findTyreSizes(spoken);
-  const speech = blank(spoken, [...spans, ...tyresFound]);
+  const speech = blank(blank(spoken, spans), tyresFound, SIZE_MARK);
   const source = sourceText(speech);
   const { vehicle, chips: vehicleChips, vehicleRow, asks: vehicleAsks } = readVehicle(source, context);
 
@@ -255,11 +271,16 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const tokens = corrected(source.tokens, CLOSED_WORDS);
   const found = readPositions(speech, positionContext, forPlaces(tokens, source)).positions;
   const items = itemsOf(tokens, found, source);
-  const numbers = numbersAt(speech, tokens, source);
+  const numbers = numbersAt(speech, tokens, found, source);
   const units = unitsOf(tokens, groupPlaces(found, tokens, items, numbers), items, numbers);
   const heard = hearFacts(tokens, units, context.today);
   const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
-  const resolve = wheelResolver(units, (unit) => withFacts.has(unit) || saysSomething(unit));
+  const resolve = wheelResolver(
+    units,
+    (unit) => withFacts.has(unit) || saysSomething(unit),
+    (unit) => withFacts.has(unit),
+    allWheels(positionContext.axles ?? 2),
+  );
   const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
   const unitStarts = units.map((unit) => tokens[unit.from]?.start ?? 0);
@@ -278,13 +299,22 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     tyresFound,
     unitAt,
     (unit) => resolve(unit, 'sound'),
-    positionContext.axles ?? 2,
+    allWheels(positionContext.axles ?? 2),
   );
   // Wheels that were compared by tyre or named with a code of their own are several corners, not a disagreement.
-  const compared = new Set([
-    ...tyresFound.flatMap((tyre) => unitAt(tyre.start) ?? []),
-    ...units.filter((unit) => unit.group !== null && has(unit, 'play', 'noise', 'rocking', 'moves')),
-  ]);
+  const compared = new Set(
+    [
+      ...tyresFound.flatMap((tyre) => {
+        const unit = unitAt(tyre.start);
+        return unit ? (resolve(unit, 'sound').group ?? []) : [];
+      }),
+      ...units.flatMap(({ group, items: said }) =>
+        group && said.some(({ meaning }) => ['play', 'noise', 'rocking', 'moves'].includes(meaning.is))
+          ? group
+          : [],
+      ),
+    ].flatMap(({ places }) => places.map(({ start }) => start)),
+  );
   const positions = rolesFromFacts(found, units, facts.placed, compared);
   const codes = cornersOfCodes(codeLines, found, tokens, units);
   const { wants, reader, codesCleared } = plainItems(units);
@@ -345,6 +375,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
         struck: _k,
         reference: _r,
         oneOf: _o,
+        axle: _x,
         all: _a,
         ...position
       }) => position,

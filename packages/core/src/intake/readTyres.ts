@@ -33,18 +33,18 @@ export const placeTyres = (
   found: readonly FoundTyre[],
   unitAt: (start: number) => Unit | null,
   placeOf: (unit: Unit) => Placed,
-  axles: number,
+  all: readonly WheelEnd[],
 ): { tyres: TyreSizes; placed: PlacedTyre[] } => {
   const tyres: TyreSizes = {};
-  const all = Array.from({ length: axles }, (_, i) => [
-    wheelEndAt(i + 1, 'left'),
-    wheelEndAt(i + 1, 'right'),
-  ]).flat();
   const placed = found.map((tyre): PlacedTyre => {
     const unit = unitAt(tyre.start);
     const place = unit ? placeOf(unit) : null;
     const rest = unit !== null && has(unit, 'rest') && !unit.group;
-    const ends = rest ? all.filter((end) => !(end in tyres)) : (place?.wheelEnds ?? []);
+    // "195/65 R15 on the front": both wheels of the axle.
+    const axle = place?.group?.places.length === 1 ? place.group.places[0]?.axle : undefined;
+    const pair = axle === undefined ? [] : [wheelEndAt(axle, 'left'), wheelEndAt(axle, 'right')];
+    const said = place?.wheelEnds.length ? place.wheelEnds : pair;
+    const ends = rest ? all.filter((end) => !(end in tyres)) : said;
     for (const end of ends) tyres[end] ??= tyre.size;
     return { ...tyre, wheelEnds: ends, carried: !rest && (place?.carried ?? false) };
   });

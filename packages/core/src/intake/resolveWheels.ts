@@ -1,4 +1,5 @@
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { has } from './frames/clause.ts';
 import type { PlaceGroup, Unit } from './units.ts';
 
 /** The wheels something is of, and how that is known. */
@@ -40,11 +41,13 @@ const sameWheels = (groups: readonly PlaceGroup[]): boolean =>
  * 4. the place said after it in its sentence, where only one place is said there;
  * 5. for findings, the only wheel of the whole text.
  *
- * Where a place before and a bare place after both might be meant, the fact stays without a wheel and is asked about.
+ * "The others" are the wheels a sentence has not named, and only for findings. Where a place before and a bare place after both might be meant, the fact stays without a wheel and is asked about.
  */
 export const wheelResolver = (
   units: readonly Unit[],
   hasFact: (unit: Unit) => boolean,
+  hasHeard: (unit: Unit) => boolean = hasFact,
+  wheels: readonly WheelEnd[] = [],
 ): ((unit: Unit, kind: 'finding' | 'work' | 'sound') => Placed) => {
   const bySentence = new Map<number, Unit[]>();
   for (const unit of units) {
@@ -71,6 +74,14 @@ export const wheelResolver = (
 
   return (unit, kind) => {
     if (unit.group) return of(unit.group, false);
+    if (has(unit, 'rest')) {
+      // "the other two": what the sentence has not named. That something is well elsewhere is said of no one wheel.
+      const named = new Set(
+        (bySentence.get(unit.sentence) ?? []).flatMap((u) => (u.group ? endsOf(u.group) : [])),
+      );
+      const rest = named.size > 0 && kind === 'finding' ? wheels.filter((end) => !named.has(end)) : [];
+      return { ...NOWHERE, wheelEnds: rest, carried: rest.length > 0 };
+    }
     const heading = labelOf.get(unit.index);
     if (heading) return of(heading, true);
     const sentence = bySentence.get(unit.sentence) ?? [];
@@ -82,7 +93,7 @@ export const wheelResolver = (
     const after = sentence.slice(at + 1).filter((other) => other.group);
     const next = after[0];
     const nextIsBare = next !== undefined && !hasFact(next) && next === sentence[at + 1];
-    if (before?.group && (kind !== 'work' || !hasFact(before))) {
+    if (before?.group && (kind !== 'work' || !hasHeard(before))) {
       if (nextIsBare && next?.group && hasFact(before) && !sameWheels([before.group, next.group]))
         return { ...NOWHERE, asked: true };
       return of(before.group, true);

@@ -3,6 +3,18 @@ import { has } from './frames/clause.ts';
 import { isSound, type PlacedFact } from './placeFacts.ts';
 import type { Unit } from './units.ts';
 
+/** Whether all that follows under a label, up to the next place, is that it is well: `FL - ok`. */
+const onlySound = (units: readonly Unit[], label: number): boolean => {
+  let said = 0;
+  for (let i = label + 1; i < units.length; i++) {
+    const unit = units[i];
+    if (!unit || unit.group) break;
+    if (!has(unit, 'sound') || unit.items.length > 1) return false;
+    said++;
+  }
+  return said > 0;
+};
+
 /**
  * What the facts at a place make of it. A place of which only good is said while another is complained of is not the
  * corner; places with findings of their own are several corners, not a disagreement; a place whose trouble went is past.
@@ -11,7 +23,7 @@ export const rolesFromFacts = (
   positions: readonly LocatedPosition[],
   units: readonly Unit[],
   placed: readonly PlacedFact[],
-  compared: ReadonlySet<Unit>,
+  compared: ReadonlySet<number>,
 ): LocatedPosition[] => {
   const unitAt = new Map(
     units.flatMap((unit) => (unit.group?.places ?? []).map((place) => [place.start, unit] as const)),
@@ -37,17 +49,30 @@ export const rolesFromFacts = (
     const well =
       checks.length > 0
         ? checks.every(({ heard }) => isSound(heard))
-        : unit !== undefined &&
-          has(unit, 'sound') &&
-          facts.length === 0 &&
-          unit.items.every((item) => ['sound', 'thing'].includes(item.meaning.is));
-    return { position, well, went, found: checks.length > 0 || (unit !== undefined && compared.has(unit)) };
+        : (unit !== undefined && unit.label && onlySound(units, unit.index)) ||
+          (unit !== undefined &&
+            has(unit, 'sound') &&
+            facts.length === 0 &&
+            unit.items.every((item) => ['sound', 'thing'].includes(item.meaning.is)));
+    // What is wanted there was not done there: "thinking of a new hub front left".
+    const wanted = unit !== undefined && has(unit, 'wanted') && !facts.some(({ heard }) => heard.event);
+    return {
+      position,
+      well,
+      went,
+      wanted,
+      found: checks.length > 0 || compared.has(position.start),
+    };
   });
   const complained = told.some(
     ({ position, well, went }) => !position.role && !well && !went && position.wheelEnds.length > 0,
   );
   let before = false;
-  return told.map(({ position, well, went, found }): LocatedPosition => {
+  return told.map(({ position, well, went, found, wanted }): LocatedPosition => {
+    if (wanted && position.role === 'past') {
+      const { role: _past, ...corner } = position;
+      return corner;
+    }
     if (position.role) return position;
     if (went) return { ...position, role: 'past' };
     if (well && complained) return { ...position, role: 'denied' };

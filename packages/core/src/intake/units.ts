@@ -66,6 +66,9 @@ const BREAKS: ReadonlyMap<string, Unit['opener']> = new Map([
   ['=', 'colon'],
   ['since', 'since'],
 ]);
+/** Stands where a tyre size was read: a clause may consist of it alone. */
+export const SIZE_MARK = '\u0003';
+
 const STOPS = new Set(['.', ';', '!', '?', '\n']);
 
 /** Predicates: what may be said of a place. */
@@ -184,7 +187,7 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
   let sentence = 0;
   let opener: Unit['opener'] = 'start';
   const spokenIn = (a: number, b: number): boolean => {
-    for (let i = a; i < b; i++) if (tokens[i]?.kind === 'word') return true;
+    for (let i = a; i < b; i++) if (tokens[i]?.kind === 'word' || tokens[i]?.norm === SIZE_MARK) return true;
     return false;
   };
   let began = 0;
@@ -223,14 +226,15 @@ const cutsOf = (tokens: readonly Token[], groups: readonly PlaceGroup[], items: 
     )
       return;
     // "fl: 1.12k fr: 1.13k": a label begins where its place does.
-    if (breaks === 'colon') {
+    const labels = breaks === 'colon' || dash;
+    if (labels) {
       const place = endingAt.get(i);
-      if (place && place.from > from) {
+      if (place && place.from > from && breaks === 'colon') {
         close(place.from, 'comma');
         from = place.from;
       }
     }
-    close(i, dash ? 'comma' : (breaks as Unit['opener']), breaks === 'colon');
+    close(i, dash ? 'comma' : (breaks as Unit['opener']), breaks === 'colon' || (dash && endingAt.has(i)));
     from = i + 1;
   });
   close(tokens.length, 'start');

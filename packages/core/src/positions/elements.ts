@@ -105,7 +105,8 @@ const endsInPlace = (tokens: readonly Token[], to: number): boolean =>
 const speaksOfNoWheel = (tokens: readonly Token[], i: number, to: number, meaning: Element): boolean =>
   (norm(tokens, i) === 'left' && to === i + 1 && leftBehind(tokens, i)) ||
   (norm(tokens, i) === 'right' && to === i + 1 && rightEnough(tokens, i)) ||
-  (meaning.axle !== undefined && meaning.side === undefined && ofSomethingElse(tokens, to));
+  (meaning.axle !== undefined && meaning.side === undefined && ofSomethingElse(tokens, to)) ||
+  (meaning.side !== undefined && OTHER_PLACES.has(norm(tokens, to)));
 
 /** Every element of the text as a phrase of its own; what is no position and what is taken is passed over. */
 export const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Phrase[] => {

@@ -102,7 +102,7 @@ const LINES: readonly LexiconLine<Element>[] = [
   ['psf|p s f|pfs', spot('front', 'passenger')],
   ['psr|p s r', spot('rear', 'passenger')],
 
-  ['both|both sides|the two|pair|pair of|either side|both of the|left and right', { both: true }],
+  ['both|both sides|the two|pair|pair of|either side|both of the', { both: true }],
   [
     'all four|all 4|all six|all 6|all wheels|all four wheels|all four corners|all corners|every wheel|every corner|each corner|each wheel|all round|all around|all the wheels|all of them|the lot',
     { all: true },
@@ -148,6 +148,10 @@ export const NOT_A_POSITION = lexicon<true>([
     true,
   ],
   [
+    'turning left|turning right|turned right|turned left|turn left|turn right|turns left|turns right|turn to the left|turn to the right|pull to the left|pull to the right|pulls to the left|pulls to the right|pulling to the left|pulling to the right|pulls left|pulls right|bends to the left|bends to the right|bend to the left|bend to the right|left hand bend|right hand bend|left hand bends|right hand bends|left bend|right bend|left turn|right turn|left hand corner|right hand corner|left hand corners|right hand corners|left bends|right bends|steering left|steering right|steer left|steer right|lock to the left|lock to the right|left lock|right lock|drifts left|drifts right',
+    true,
+  ],
+  [
     'middle of the week|middle of the road|in the middle of|middle of nowhere|middle of the night|middle of town',
     true,
   ],
@@ -155,7 +159,7 @@ export const NOT_A_POSITION = lexicon<true>([
 
 /** Nouns that make a place word speak of another part of the vehicle: `front camera`, `rear door`. */
 export const OTHER_PLACES = new Set(
-  'camera cameras radar door doors seat seats bumper panel light lights lamp screen windscreen window view fog washer wiper wipers mirror plate number indicator bonnet grille sensor_bar parking park assist assistance exhaust silencer suspension_arm shelf desk counter page'.split(
+  'camera cameras radar door doors seat seats bumper panel headlamp headlamps headlight headlights taillight taillights light lights lamp screen windscreen window view fog washer wiper wipers mirror plate number indicator bonnet grille sensor_bar parking park assist assistance exhaust silencer suspension_arm shelf desk counter page'.split(
     ' ',
   ),
 );

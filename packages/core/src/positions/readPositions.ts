@@ -28,6 +28,8 @@ export interface LocatedPosition extends ReadPosition {
   readonly reference?: boolean;
   /** One of these wheels, and nobody said which. */
   readonly oneOf?: boolean;
+  /** The axle, where its side is not said. */
+  readonly axle?: number;
   /** All wheels of the text but those it names. */
   readonly all?: boolean;
 }
@@ -181,6 +183,13 @@ const withoutEchoes = (phrases: readonly Phrase[]): Phrase[] =>
     return !echo;
   });
 
+/** The axle of a place whose side is not said. */
+const axleNumber = (phrase: Phrase, { axles, trailer }: PositionContext): { axle?: number } => {
+  if (typeof phrase.axle === 'number') return { axle: phrase.axle };
+  if (phrase.axle === 'front') return { axle: 1 };
+  return phrase.axle === 'rear' && !trailer ? { axle: axles ?? 2 } : {};
+};
+
 /** Tokens that belong to a place or tie two of them together. */
 const joinedTokens = (phrases: readonly Phrase[], links: readonly Link[]): Set<number> => {
   const joined = new Set<number>();
@@ -273,6 +282,7 @@ export const readPositions = (
       ...place,
       wheelEnds: place.wheelEnds.filter((end) => !out.includes(end)),
       ...(role === 'corner' ? {} : { role }),
+      ...(place.needs === 'side' && !phrase.oneOf ? axleNumber(phrase, context) : {}),
       ...(phrase.oneOf ? { oneOf: true } : {}),
       ...(phrase.all ? { all: true } : {}),
       ...(phrase.borrowed || phrase.carried ? { carried: true } : {}),

@@ -1,3 +1,4 @@
+import { FILLERS } from './positionLexicon.ts';
 import { lexicon } from '../text/lexicon.ts';
 import type { Token } from '../text/tokens.ts';
 
@@ -34,6 +35,38 @@ const RETURNED = lexicon<true>([
     'again|same code|same fault|same again|is back|came back|come back|comes back|its back|back again|back on|returned|still on|still there|and back|same corner|same wheel|light is back|fault is back|code is back|same problem',
     true,
   ],
+]);
+
+/** Words through which a denial reaches the place behind it. */
+const DENIED_THROUGH = new Set([
+  ...FILLERS,
+  ',',
+  'from',
+  'anything',
+  'found',
+  'wrong',
+  'fault',
+  'with',
+  'there',
+  'was',
+  'be',
+  'other',
+  'was',
+  'either',
+  'any',
+  'problem',
+  'even',
+  'actually',
+  'about',
+  'my',
+  'his',
+  'old',
+  'new',
+  'bad',
+  'faulty',
+  'bearing',
+  'ring',
+  'whole',
 ]);
 
 const STOP = new Set(['.', ';', '!', '?', '\n']);
@@ -79,7 +112,10 @@ export const roleOf = (
     span.from,
   );
   const denials = DENY_BEFORE.all(before);
-  if (denials.at(-1)?.meaning === 'deny') return 'denied';
+  const denial = denials.at(-1);
+  // "sensor not pushed in, rear right" denies no wheel.
+  if (denial?.meaning === 'deny' && before.slice(denial.to).every(({ norm }) => DENIED_THROUGH.has(norm)))
+    return 'denied';
   const next = phrases[index + 1];
   const following = next && next.from < clause.to ? next : undefined;
   const after = tokens.slice(

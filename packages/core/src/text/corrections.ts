@@ -41,6 +41,10 @@ export const correctionsIn = (tokens: readonly Token[]): Correction[] => {
       continue;
     }
     const said = SAID_BEFORE.at(tokens, i);
+    // "left front? no, right front"
+    const no =
+      tokens[i]?.norm === 'no' && /^[?,]$/.test(tokens[i - 1]?.norm ?? '') && tokens[i + 1]?.norm === ',';
+    if (no && !back) out.push({ from: i, to: i + 2, kind: 'between' });
     if (back) out.push({ from: back.from, to: back.to, kind: 'between' });
     else if (said) out.push({ from: said.from, to: said.to, kind: 'said' });
     i = Math.max(i + 1, back?.to ?? 0, said?.to ?? 0);

@@ -57,7 +57,9 @@ export const goneAfter = ({ unit, sentence, tokens }: Clause): boolean => {
   const next = sentence[sentence.indexOf(unit) + 1];
   if (!next) return false;
   const over = isGone(next) || all(next, 'cured').some((item) => item.meaning.cured === 'yes');
-  if (!over) return false;
+  const later = sentence[sentence.indexOf(unit) + 2];
+  // "came on, went off, came on again": it is there.
+  if (!over || (later && has(later, 'again') && !isGone(later))) return false;
   const pronoun = /^(it|that|this|they|these|those)$/.test(tokens[next.from]?.norm ?? '');
   return (
     (pronoun && !has(next, 'lampName', 'complaint')) ||

@@ -139,6 +139,9 @@ const lastedAfter = (clauses: readonly Clause[], k: number): { days: number; uni
   return null;
 };
 
+const saysStill = (clause: Clause, unit: Unit): boolean =>
+  tokensOf(clause, unit).some((token) => token.norm === 'still');
+
 const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null => {
   const clause = clauses[k];
   if (!clause) return null;
@@ -159,7 +162,7 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null 
       return 'no';
     if (
       unit !== clause.unit &&
-      has(unit, 'stays') &&
+      (has(unit, 'stays') || saysStill(clause, unit)) &&
       all(unit, 'complaint').some((item) => item.meaning.symptom.startsWith('speedometer'))
     )
       return 'no';

@@ -133,7 +133,7 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
 const saysOffAt = ({ tokens }: Clause, from: number): boolean => {
   let i = from;
   while (/^(is|are|was|now|has|been)$/.test(tokens[i]?.norm ?? '')) i++;
-  return tokens[i]?.norm === 'off';
+  return tokens[i]?.norm === 'off' || tokens[i]?.norm === 'out';
 };
 
 const SAFE_WHEN_OFF: ReadonlySet<string> = new Set(['lamp.abs', 'lamp.brake', 'lamp.rear-abs', 'lamp.awd']);

@@ -148,14 +148,18 @@ const FASTEST_KMH = 200;
 
 /** Speeds read off wheel by wheel, `FL 12, FR 12, RL 0, RR 12 km/h`: at least three, held against their middle. */
 export const speedList = (clauses: readonly Clause[]): Heard[] => {
+  const groupOf = (clause: Clause) => {
+    const before = clause.sentence[clause.sentence.indexOf(clause.unit) - 1];
+    return clause.unit.group ?? (before?.label ? before.group : null);
+  };
   const rows = clauses.flatMap((clause) => {
     const numbers = clause.unit.numbers.filter((n) => n.measure === 'bare' || n.measure === 'speed');
     const [number] = numbers;
     const fits =
       number &&
       numbers.length === 1 &&
-      clause.unit.group &&
-      !clause.unit.group.choice &&
+      groupOf(clause) &&
+      !groupOf(clause)?.choice &&
       number.value <= FASTEST_KMH;
     return fits ? [{ clause, number }] : [];
   });
@@ -172,7 +176,7 @@ export const speedList = (clauses: readonly Clause[]): Heard[] => {
       speaksOf(unit, 'supply', 'plug'),
   );
   const wheels = rows.reduce(
-    (n, { clause }) => n + (clause.unit.group?.places.flatMap((p) => p.wheelEnds).length ?? 0),
+    (n, { clause }) => n + (groupOf(clause)?.places.flatMap((p) => p.wheelEnds).length ?? 0),
     0,
   );
   if (measured || wheels < (called ? 2 : 3)) return [];

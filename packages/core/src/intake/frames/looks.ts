@@ -71,7 +71,8 @@ export const lookFrame: Frame = (clause) => {
   }
   for (const item of all(unit, 'unseen')) {
     const ring = nearestThing(unit, item, (thing) => thing === 'ring' || thing === 'teeth');
-    if (ring) say('ring', 'not-visible', spanOf(item, ring));
+    const spoken = topic.looked === 'ring' || topic.looked === 'teeth';
+    if (ring || (spoken && !all(unit, 'thing').length)) say('ring', 'not-visible', spanOf(item, ring));
   }
   for (const item of all(unit, 'sound')) {
     const found = lookedThing(clause, item, SOUND, undefined);

@@ -118,7 +118,13 @@ const asVolts = (clause: Clause): NumberAt[] =>
 /** Supply at the open plug. */
 export const supplyFrame: Frame = (clause) => {
   const { unit, topic, sentence } = clause;
-  if (clause.doubtful || has(unit, 'unchecked') || speaksOf(unit, 'battery', 'fluid', 'steering')) return [];
+  if (
+    clause.doubtful ||
+    has(unit, 'unchecked') ||
+    speaksOf(unit, 'battery', 'fluid', 'steering') ||
+    cranks(clause, unit)
+  )
+    return [];
   const atPlug = speaksOf(unit, 'plug') && saysWord(clause, /^(at|on|in|across)$/);
   const spoken =
     topic.measure === 'supply' ||

@@ -48,7 +48,7 @@ export const wiggleFrame: Frame = (clause) => {
 
 /** Swapped from side to side, cleared and driven: whole phrases. */
 export const trialFrame: Frame = (clause) => {
-  const { unit, sentence } = clause;
+  const { unit, sentence, tokens } = clause;
   if (clause.doubtful) return [];
   const again = first(unit, 'again');
   const speed = unit.numbers.find((number) => number.measure === 'speed');
@@ -57,6 +57,9 @@ export const trialFrame: Frame = (clause) => {
   return all(unit, 'check').flatMap((item): Heard[] => {
     const said = item.meaning.check;
     if (said.check === 'wiggle') return [];
+    // "the code stayed the same" tells of no swap.
+    if (said.check === 'swap' && tokens[item.to]?.norm === 'the' && tokens[item.to + 1]?.norm === 'same')
+      return [];
     const onBumps = said.check === 'clear-and-drive' && said.result === 'back-on-bumps';
     if (
       onBumps &&

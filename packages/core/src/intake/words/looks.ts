@@ -27,7 +27,7 @@ export const LOOKS: readonly ItemLine[] = [
     lead: 'lead-damaged',
   }),
   look(
-    'in pieces|in bits|shattered|fell apart|falls apart|fallen apart|crumbled|crumbles|crumbling|shell broken|housing broken|broken shell|broken housing|came apart in my hand|shell in pieces|disintegrated',
+    'melted|burnt|burned|in pieces|in bits|shattered|fell apart|falls apart|fallen apart|crumbled|crumbles|crumbling|shell broken|housing broken|broken shell|broken housing|came apart in my hand|shell in pieces|disintegrated',
     { plug: 'shell-broken', ring: 'cracked', sensor: 'broken' },
   ),
   look('snapped|sheared', {
@@ -118,7 +118,7 @@ export const LOOKS: readonly ItemLine[] = [
     'loom',
   ),
   [
-    'loose|slack|not seated|half out|bolt loose|bolt missing|bolt was loose|bolt has gone|not bolted|working loose|worked loose|spins|moved on the shaft|slipped|spins on the shaft|come loose|come away|came loose|hanging loose|fallen out|fell out|not pushed home|not in all the way|coming off|nearly came off|came off|come off|falling off|fell off|about to come off|nearly off|almost came off|nearly fell off',
+    'loose|slack|not seated|half out|bolt loose|bolt missing|bolt was loose|bolt has gone|not bolted|working loose|worked loose|spins|moved on the shaft|slipped|spins on the shaft|come loose|come away|came loose|hanging loose|fallen out|fell out|not pushed home|not in all the way|not pushed in|not pushed in all the way|not fully in|not all the way in|sits proud|stands proud|coming off|nearly came off|came off|come off|falling off|fell off|about to come off|nearly off|almost came off|nearly fell off',
     {
       is: 'look',
       loose: true,
