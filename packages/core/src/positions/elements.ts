@@ -98,8 +98,18 @@ const ofSomethingElse = (tokens: readonly Token[], to: number): boolean => {
   return PARTS_WITH_A_BACK.has(norm(tokens, noun));
 };
 
+/** `the ring back left`, `a dip a turn left front`: the last word of an idiom belongs to a place behind it. */
 const endsInPlace = (tokens: readonly Token[], to: number): boolean =>
-  /^(back|front|rear)$/.test(norm(tokens, to - 1)) && /^(left|right)$/.test(norm(tokens, to));
+  (/^(back|front|rear)$/.test(norm(tokens, to - 1)) && /^(left|right)$/.test(norm(tokens, to))) ||
+  (/^(left|right)$/.test(norm(tokens, to - 1)) && /^(back|front|rear|hand)$/.test(norm(tokens, to)));
+
+const AXLE = /^(front|rear|back)$/;
+/** "rear left and right rear" is two places, "rear left and right" is both wheels of one axle. */
+const splitsPair = (tokens: readonly Token[], from: number, to: number): boolean =>
+  to - from === 3 &&
+  norm(tokens, from + 1) === 'and' &&
+  AXLE.test(norm(tokens, from - 1)) &&
+  AXLE.test(norm(tokens, to));
 
 /** Idioms whose place words speak of no wheel. */
 const speaksOfNoWheel = (tokens: readonly Token[], i: number, to: number, meaning: Element): boolean =>
@@ -118,7 +128,11 @@ export const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Ph
       continue;
     }
     const direct = /^a[1-9][lrc]$/.test(tokens[i]?.norm ?? '') ? (tokens[i]?.norm ?? '').toUpperCase() : null;
-    const hit = direct ? null : POSITION_LEXICON.at(tokens, i);
+    const longest = direct ? null : POSITION_LEXICON.at(tokens, i);
+    const hit =
+      longest && splitsPair(tokens, i, longest.to)
+        ? { from: i, to: i + 1, meaning: { side: 'left' as const } as Element }
+        : longest;
     if (!direct && !hit && allBefore(tokens, i)) {
       phrases.push({ ...NOWHERE, from: i, to: i + 1, all: true });
       i++;

@@ -102,7 +102,7 @@ const LINES: readonly LexiconLine<Element>[] = [
   ['psf|p s f|pfs', spot('front', 'passenger')],
   ['psr|p s r', spot('rear', 'passenger')],
 
-  ['both|both sides|the two|pair|pair of|either side|both of the', { both: true }],
+  ['both|both sides|the two|pair|pair of|either side|both of the|left and right', { both: true }],
   [
     'all four|all 4|all six|all 6|all wheels|all four wheels|all four corners|all corners|every wheel|every corner|each corner|each wheel|all round|all around|all the wheels|all of them|the lot',
     { all: true },
