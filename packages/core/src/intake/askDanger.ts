@@ -54,7 +54,9 @@ export const dangerDoubts = (
             doubt(unit, item, 'play');
           break;
         case 'moves':
-          if (!about('bearing.play') && !denied && near && OF_A_WHEEL.has(near)) doubt(unit, item, 'play');
+          // "front left moves": a place alone is its wheel.
+          if (!about('bearing.play') && !denied && (near ? OF_A_WHEEL.has(near) : unit.group !== null))
+            doubt(unit, item, 'play');
           break;
         case 'look':
           if (item.meaning.loose && !about('bearing.play') && !denied && near && OF_A_WHEEL.has(near))
@@ -67,6 +69,10 @@ export const dangerDoubts = (
             !denied &&
             !(near && NOT_A_WHEEL.has(near))
           )
+            doubt(unit, item, 'growl');
+          break;
+        case 'squeak':
+          if (!about('bearing.noise') && !denied && (near ? OF_A_WHEEL.has(near) : unit.group !== null))
             doubt(unit, item, 'growl');
           break;
         case 'complaint':

@@ -68,7 +68,11 @@ const swappedWheels = (
     .flatMap((u) => u.group?.places ?? [])
     .filter((place) => place.wheelEnds.length === 1);
   const [one, two] = places;
-  if (!one) return null;
+  // "swapped left and right": which of the two had the fault is not said.
+  if (!one)
+    return places.length === 0 && units.some((u) => u.sentence === unit.sentence && u.group !== null)
+      ? { place: { wheelEnds: [], carried: false, asked: true, group: null }, other: null }
+      : null;
   const other = two?.wheelEnds[0] ?? null;
   return {
     place: { wheelEnds: one.wheelEnds, carried: !unit.group, asked: false, group: null },

@@ -70,17 +70,7 @@ const PLACE_WORD =
 /** Words inside a place that are also things: `rear left wheel sensor`. */
 const ALSO_THINGS = /^(wheel|wheels|hub|tyre|tire|sensor|sensors|abs|wss|speed|bearing)$/;
 /** Kinds of phrases whose words of place speak of no wheel: `came back after`, `rear abs light`. */
-const PLACELESS = new Set<Item['is']>([
-  'check',
-  'cured',
-  'lasted',
-  'complaint',
-  'gone',
-  'want',
-  'nothingSaid',
-  'live',
-  'again',
-]);
+const PLACELESS = new Set<Item['is']>(['check', 'cured', 'complaint', 'gone', 'want', 'nothingSaid', 'live']);
 
 const masked = (tokens: readonly Token[], at: (i: number) => boolean): Token[] =>
   tokens.map((token, i) => (at(i) ? { ...token, norm: READ } : token));
@@ -208,7 +198,7 @@ const cornerChip = (p: LocatedPosition, context: PositionContext): Chip => {
 /** Whether a clause says something of its place, heard as a fact or not. */
 const saysSomething = (unit: Unit): boolean =>
   unit.numbers.some((n) => n.measure === 'ohm') ||
-  has(unit, 'look', 'play', 'rocking', 'moves', 'noise', 'live', 'open', 'complaint', 'deed');
+  has(unit, 'look', 'play', 'rocking', 'moves', 'noise', 'live', 'open', 'complaint', 'deed', 'unchecked');
 
 /** Items that say how something was meant, and are understood though no fact stands on them alone. */
 const UNDERSTOOD = new Set<Item['is']>([
@@ -263,8 +253,9 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const { vehicle, chips: vehicleChips, vehicleRow, asks: vehicleAsks } = readVehicle(source, context);
 
   const positionContext: PositionContext = {
-    steeringSide: context.steeringSide ?? vehicle.steeringSide ?? vehicleRow?.steeringSide ?? null,
-    trafficSide: context.trafficSide ?? vehicle.trafficSide ?? null,
+    // What is said of this vehicle outranks what was taken for granted.
+    steeringSide: vehicle.steeringSide ?? context.steeringSide ?? vehicleRow?.steeringSide ?? null,
+    trafficSide: vehicle.trafficSide ?? context.trafficSide ?? null,
     axles: context.axles ?? vehicle.axles ?? vehicleRow?.axles ?? null,
     trailer: (vehicle.driveline ?? vehicleRow?.driveline) === 'trailer',
   };

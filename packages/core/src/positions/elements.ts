@@ -143,7 +143,10 @@ export const elementsOf = (tokens: readonly Token[], taken: readonly Span[]): Ph
     const no = idiom && endsInPlace(tokens, idiom.to) ? null : idiom;
     // "front left not right" denies a side; "something is not right" says nothing of one.
     const deniesSide = tokens[i]?.norm === 'not' && phrases.at(-1)?.to === i;
-    const opensTalk = hit !== null && speaksOfNoWheel(tokens, i, hit.to, hit.meaning);
+    // "1100 R" is a resistance, no right side.
+    const ohms =
+      hit?.meaning.weak === true && norm(tokens, i) === 'r' && /^\d{3,}$/.test(norm(tokens, i - 1));
+    const opensTalk = hit !== null && (ohms || speaksOfNoWheel(tokens, i, hit.to, hit.meaning));
     if (opensTalk || (no && !deniesSide && no.to >= (hit?.to ?? 0))) {
       i = Math.max(no?.to ?? 0, opensTalk ? (hit?.to ?? 0) : 0, i + 1);
       continue;

@@ -208,6 +208,8 @@ const withRelated = (
   related: readonly RelatedPlace[],
   context: PositionContext,
   locate: (span: Span) => Pick<LocatedPosition, 'text' | 'start' | 'end' | 'from' | 'to'>,
+  sentenceOf: (token: number) => number,
+  roleAt: (span: Span) => Role,
 ): LocatedPosition[] => {
   const all = [...located] as LocatedPosition[];
   const out: Array<LocatedPosition | null> = [];
@@ -221,13 +223,28 @@ const withRelated = (
   for (const place of related) {
     while (next < all.length && (all[next]?.from ?? 0) < place.from) follow(all[next++] as LocatedPosition);
     const leans = place.reference === null ? null : all[place.reference];
-    const from = leans ? (leans.wheelEnds.length === 1 ? (leans.wheelEnds[0] ?? null) : null) : last;
+    const ahead = last === null ? all[next] : undefined;
+    const near =
+      ahead && sentenceOf(ahead.from) === sentenceOf(place.from) && ahead.wheelEnds.length === 1
+        ? (ahead.wheelEnds[0] ?? null)
+        : null;
+    const from = leans
+      ? leans.wheelEnds.length === 1
+        ? (leans.wheelEnds[0] ?? null)
+        : null
+      : (last ?? near);
     const end = from === null ? null : relatedWheel(place.relation, from, context.axles);
     if (leans) {
       all[place.reference as number] = { ...leans, role: 'denied', reference: true };
       while (next < all.length && (all[next]?.from ?? 0) < place.to) follow(all[next++] as LocatedPosition);
     }
-    follow({ ...locate(place), wheelEnds: end ? [end] : [], needs: end ? null : 'side' });
+    const role = roleAt(place);
+    follow({
+      ...locate(place),
+      wheelEnds: end ? [end] : [],
+      needs: end ? null : 'side',
+      ...(role === 'corner' ? {} : { role }),
+    });
   }
   while (next < all.length) follow(all[next++] as LocatedPosition);
   return out.filter((position): position is LocatedPosition => position !== null);
@@ -289,7 +306,14 @@ export const readPositions = (
       ...(link === null || link === 'not' ? {} : { joinedBy: link }),
     };
   });
-  const related = withRelated(placed, relationsIn(tokens, phrases), context, locate);
+  const related = withRelated(
+    placed,
+    relationsIn(tokens, phrases),
+    context,
+    locate,
+    (token) => sentences[token] ?? 0,
+    (span) => roleOf(tokens, [span], 0, joined),
+  );
   const struck = struckBy(corrections, related);
   const positions = related.map((position, i): LocatedPosition => {
     if (!struck.has(i)) return position;

@@ -46,7 +46,11 @@ export const feltFrame: Frame = (clause) => {
       heard.push(complaintAt(clause, spanOf(speedo, jumps), 'speedometer.erratic', gone));
     else if (live && (gone || !deniedAt(unit, live.from)))
       heard.push(complaintAt(clause, spanOf(speedo, live), 'speedometer.dead', gone));
-    else if (isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/))
+    else if (
+      (isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/)) ||
+      /^back$/.test(clause.tokens[speedo.to]?.norm ?? '') ||
+      (clause.tokens[speedo.to]?.norm === 'is' && clause.tokens[speedo.to + 1]?.norm === 'back')
+    )
       heard.push(complaintAt(clause, speedo, 'speedometer.dead', true));
   }
   return heard;

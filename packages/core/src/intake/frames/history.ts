@@ -15,6 +15,9 @@ const REPAIRED: ReadonlySet<EventName> = new Set<EventName>([
   'axle-shaft-work',
 ]);
 
+const AFTER = /^(after|since)$/;
+const ARTICLE = /^(the|a|my|his|her|our|that|this|their)$/;
+
 interface Told {
   readonly unit: Unit;
   readonly event: EventName;
@@ -86,8 +89,25 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
     if (/^(maker|makers|kit|kits|price|number|box|supplier)$/.test(tokens[item.to]?.norm ?? '')) continue;
     const time = timeOf(clause, unit);
     const renewed = fresh.find((deed) => near(deed) <= 4 && (deed.to <= item.from || time !== null));
+    // "after the new sender", "since the hub": what is told of it says that it was done.
+    const after =
+      AFTER.test(tokens[(renewed ?? item).from - 1]?.norm ?? '') ||
+      (ARTICLE.test(tokens[(renewed ?? item).from - 1]?.norm ?? '') &&
+        AFTER.test(tokens[(renewed ?? item).from - 2]?.norm ?? ''));
+    const outcome =
+      after &&
+      clauses.some(
+        ({ unit: other }) =>
+          isGone(other) ||
+          has(other, 'lasted', 'cured', 'complaint', 'lampName', 'again', 'play', 'rocking', 'look', 'noise'),
+      );
+    const ordinal = all(unit, 'deed').find((deed) => deed.meaning.deed === 'in' && deed.to === item.from);
     const told =
       done ??
+      ordinal ??
+      (outcome && !measured && (renewed !== undefined || !has(unit, 'look', 'noise', 'play'))
+        ? (renewed ?? item)
+        : null) ??
       (renewed && !measured && (time || lastedAfter(clauses, k) !== null || curedAfter(clauses, k) !== null)
         ? renewed
         : null) ??
@@ -142,7 +162,7 @@ const lastedAfter = (clauses: readonly Clause[], k: number): { days: number; uni
 const saysStill = (clause: Clause, unit: Unit): boolean =>
   tokensOf(clause, unit).some((token) => token.norm === 'still');
 
-const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null => {
+const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | 'back' | null => {
   const clause = clauses[k];
   if (!clause) return null;
   // "works again since the sender was changed", "the growl has gone since": the deed cured it.
@@ -183,8 +203,26 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | null 
     isGone(clause.unit)
   )
     return 'yes';
+  if (returned(units, clause)) return 'back';
   return null;
 };
+
+/** The trouble is there again, and nobody said after how long. */
+const returned = (units: readonly Unit[], clause: Clause): boolean =>
+  units.some(
+    (unit) =>
+      (unit !== clause.unit || clause.unit.opener === 'start') &&
+      unit.sentence - clause.unit.sentence <= 1 &&
+      has(unit, 'again') &&
+      !has(unit, 'lasted', 'check') &&
+      all(unit, 'thing').every(
+        (item) =>
+          item.meaning.thing === 'code' || item.meaning.thing === 'lamp' || item.meaning.thing === 'wheel',
+      ),
+  );
+
+/** What comes back within so many days was never cured; later, it was for a while. */
+const NEVER_CURED_DAYS = 60;
 
 /** What was done, when, and whether it helped, of one sentence. */
 export const historyOf = (clauses: readonly Clause[]): Heard[] =>
@@ -206,9 +244,11 @@ export const historyOf = (clauses: readonly Clause[]): Heard[] =>
         daysAgo: when?.days ?? null,
         ...(lasted
           ? { cured: 'for-a-while' as const, daysUntilReturn: lasted.days }
-          : cured
-            ? { cured }
-            : {}),
+          : cured === 'back'
+            ? { cured: (when?.days ?? 0) <= NEVER_CURED_DAYS ? ('no' as const) : ('for-a-while' as const) }
+            : cured
+              ? { cured }
+              : {}),
       };
       return {
         is: 'event',

@@ -27,12 +27,20 @@ interface Named {
   readonly symptom: Extract<NonNullable<Heard['symptom']>, string>;
 }
 
+/** A radar's or camera's own sensor is the message's; a wheel's is a part. */
+const isAssistSensor = ({ tokens }: Clause, item: { to: number; meaning: { symptom: string } }): boolean =>
+  item.meaning.symptom === 'message.driver-assist' && /^sensors?$/.test(tokens[item.to]?.norm ?? '');
+
+/** Whether the next clause only names lamps: "both lamps on, abs and brake". */
+const namesFollow = (next: Unit | undefined): boolean =>
+  next !== undefined && next.items.length > 0 && next.items.every((item) => item.meaning.is === 'lampName');
+
 /** Lamps a clause names; a name before a part is the part's. */
 const namesIn = (clause: Clause): Named[] =>
   all(clause.unit, 'lampName')
     .filter(
       (item) =>
-        !PART_BEHIND.test(clause.tokens[item.to]?.norm ?? '') &&
+        (!PART_BEHIND.test(clause.tokens[item.to]?.norm ?? '') || isAssistSensor(clause, item)) &&
         !/^\d/.test(clause.tokens[item.to]?.norm ?? ''),
     )
     .map((item) => ({ unit: clause.unit, from: item.from, to: item.to, symptom: item.meaning.symptom }));
@@ -81,7 +89,11 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
       if (lamp && !clause.doubtful && clauses[k + 1]?.unit.opener !== 'colon')
         heard.push(...bareLamp(clause, lamp, { gone, byItself, off, stays }));
       // "All lamps on: abs, esp": the names follow.
-      lit = lamp !== null && clauses[k + 1]?.unit.opener === 'colon' && !deniedAt(unit, lamp.from) && !off;
+      lit =
+        lamp !== null &&
+        (clauses[k + 1]?.unit.opener === 'colon' || namesFollow(clauses[k + 1]?.unit)) &&
+        !deniedAt(unit, lamp.from) &&
+        !off;
       return;
     }
     const named = [...pending, ...names];

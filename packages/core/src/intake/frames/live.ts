@@ -31,6 +31,14 @@ const OTHER_DEAD = [
 const percentOf = (unit: Clause['unit']): NumberAt | null =>
   unit.numbers.find((number) => number.measure === 'percent') ?? null;
 
+/** Whether the sentence says that a difference grows with speed. */
+const grows = ({ sentence, tokens }: Clause): boolean =>
+  sentence.some((unit) =>
+    tokens
+      .slice(unit.from, unit.to)
+      .some((token) => /^(grows|growing|increases|rises|widens)$/.test(token.norm)),
+  );
+
 /** What a live graph shows of a wheel. */
 export const liveFrame: Frame = (clause) => {
   const { unit, topic } = clause;
@@ -40,7 +48,8 @@ export const liveFrame: Frame = (clause) => {
     all(other, 'check').some((item) => item.meaning.check.check === 'wiggle'),
   );
   const patterns = all(unit, 'live');
-  const weak = patterns.find((item) => item.meaning.pattern === 'weak-at-low-speed');
+  const turns = patterns.find((item) => item.meaning.pattern === 'once-per-turn');
+  const weak = turns ?? patterns.find((item) => item.meaning.pattern === 'weak-at-low-speed');
   const heard: Heard[] = [];
   const percent = percentOf(unit);
   if (percent && (speaksOf(unit, 'speed') || !speaksOf(unit, 'battery', 'pedal', 'other'))) {
@@ -53,10 +62,19 @@ export const liveFrame: Frame = (clause) => {
           check: 'live',
           pattern: down ? 'reads-low' : 'reads-high',
           percent: percent.value,
-          ...(saysWord(clause, /^(grows|growing|increases|rises)$/) ? { growsWithSpeed: true } : {}),
+          ...(grows(clause) ? { growsWithSpeed: true } : {}),
         }),
       ];
     }
+  }
+  const still = unit.numbers.find(
+    (number) =>
+      number.value === 0 &&
+      (number.measure === 'speed' || (number.measure === 'bare' && speaksOf(unit, 'speed'))),
+  );
+  if (still && !has(unit, 'open')) {
+    topic.measure = 'live';
+    return [check(clause, still, { check: 'live', pattern: 'no-signal' })];
   }
   for (const item of patterns) {
     const { pattern } = item.meaning;
@@ -93,7 +111,14 @@ export const liveFrame: Frame = (clause) => {
       continue;
     }
     topic.measure = 'live';
-    heard.push(check(clause, item, { check: 'live', pattern }));
+    const share = pattern === 'reads-high' || pattern === 'reads-low';
+    heard.push(
+      check(clause, item, {
+        check: 'live',
+        pattern,
+        ...(share && grows(clause) ? { growsWithSpeed: true } : {}),
+      }),
+    );
     break;
   }
   const unsteady =

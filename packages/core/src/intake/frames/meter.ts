@@ -18,6 +18,19 @@ type ResistanceOf = Extract<Check, { check: 'meter.resistance' }>['of'];
 
 /** Bare numbers within this range may be ohms where ohms are spoken of. */
 const OHMS = { least: 50, most: 100_000 };
+/** A bare number in this range that is read off something is ohms: no speed and no voltage is as high. */
+const LIKELY_OHMS = { least: 200, most: 5000 };
+
+/** Whether a bare number of a clause is read off something: of a sensor, by a verb of reading, or under a wheel's label. */
+const saysReading = (clause: Clause): boolean => {
+  const { unit, sentence } = clause;
+  if (sentence.some((other) => speaksOf(other, 'teeth', 'tyre', 'battery'))) return false;
+  if (speaksOf(unit, 'sensor')) return true;
+  const before = sentence[sentence.indexOf(unit) - 1];
+  const labelled = before?.label === true && unit.to - unit.from === 1;
+  return labelled || saysWord(clause, /^(reads|reading|measures|measured|metered|meters|got)$/);
+};
+
 /** At or below this a reading is a short, on any meter. */
 const SHORT_OHMS = 0.5;
 
@@ -83,14 +96,17 @@ export const resistanceFrame: Frame = (clause) => {
         n.value >= OHMS.least &&
         n.value <= OHMS.most) ||
       (n.measure === 'bare' &&
-        n.value >= 200 &&
-        n.value <= 5000 &&
-        speaksOf(unit, 'sensor') &&
-        !sentence.some((o) => speaksOf(o, 'teeth'))),
+        n.value >= LIKELY_OHMS.least &&
+        n.value <= LIKELY_OHMS.most &&
+        saysReading(clause)),
   );
   const heard = numbers.map((n) => say(n, n.value, n.note));
   if (heard.length > 0) return heard;
-  const open = first(unit, 'open');
+  // "at the open plug": how it is measured, not what was found.
+  const open =
+    all(unit, 'open').find(
+      (item) => !/^(plug|plugs|connector|terminals|pins)$/.test(clause.tokens[item.to]?.norm ?? ''),
+    ) ?? null;
   const metered =
     spoken ||
     speaksOf(unit, 'sensor', 'meter', 'lead', 'loom', 'sender') ||

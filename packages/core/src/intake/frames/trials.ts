@@ -41,7 +41,7 @@ export const wiggleFrame: Frame = (clause) => {
       ];
     if (first(other, 'nothing')) return [check(clause, wiggle, { check: 'wiggle', result: 'steady' })];
   }
-  return saysWord(clause, /^(cuts|out|comes|goes|intermittent)$/)
+  return saysWord(clause, /^(cuts|out|comes|goes|intermittent|kills|dies|stops|loses|breaks)$/)
     ? [check(clause, wiggle, { check: 'wiggle', result: 'changes' })]
     : [];
 };

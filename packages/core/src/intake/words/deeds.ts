@@ -10,6 +10,7 @@ export const DEEDS: readonly ItemLine[] = [
     'new|a third|another|put another|brand new|two new|second hand|a second|recon|reconditioned|used',
     { is: 'deed', deed: 'new' },
   ],
+  ['second|third|fourth|2nd|3rd', { is: 'deed', deed: 'in' }],
   [
     'repaired|fixed|soldered|overhauled|work|job|service|worked on|rewired|resoldered|mended|re crimped|crimped|cleaned up|adjusted|serviced|remade|was repaired|been fixed',
     { is: 'deed', deed: 'worked' },
@@ -32,7 +33,7 @@ export const DEEDS: readonly ItemLine[] = [
   ],
   ['new one|new ones|the new|fresh one', { is: 'deed', deed: 'new' }],
   [
-    'ring me|ring him|ring us|ring her|ring them|ring back|to ring|ill ring|give me a ring|ring when|ring if|please ring|ring you|plug it in|plugged in my|plugged in the reader|plug in my|plug in hybrid|plug my reader|plugged my reader in|came out whole|comes out whole|hub makers|two hub makers|two makers|ring kit|sensor kit|kit|makers were fitted|new tyre place|tyre place|tyre shop|tyre people|brake place|new customer|new van|new car|new owner|new to us|new guy|new lad|another garage|another shop|second opinion|two weeks|two days|two months|two years|two of|two wheels|two codes|another code|new code|new fault|second time|third time|second fault|service light|work van|works van|job card|job number|used to it|another day|another customer|new year|change the oil|two axle|second axle|third axle|two lamps|two lights|as good as new|like new|dead sure|same price|dead easy',
+    'ring me|ring him|ring us|ring her|ring them|ring back|to ring|ill ring|give me a ring|ring when|ring if|please ring|ring you|plug it in|plugged in my|plugged in the reader|plug in my|plug in hybrid|plug my reader|plugged my reader in|came out whole|comes out whole|hub makers|two hub makers|two makers|ring kit|sensor kit|kit|makers were fitted|new tyre place|tyre place|tyre shop|tyre people|brake place|new customer|new van|new car|new owner|new to us|new guy|new lad|another garage|another shop|second opinion|two weeks|two days|two months|two years|two of|two wheels|two codes|another code|new code|new fault|second time|third time|second fault|service light|work van|works van|job card|job number|used to it|another day|another customer|new year|change the oil|two axle|second axle|third axle|second gear|third gear|second hand|second or|two lamps|two lights|as good as new|like new|dead sure|same price|dead easy',
     { is: 'nothingSaid' },
   ],
 ];

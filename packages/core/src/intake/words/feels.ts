@@ -23,9 +23,10 @@ export const FEELS: readonly ItemLine[] = [
     { is: 'tight' },
   ],
   [
-    'growl|growls|growling|growled|hum|hums|humming|drone|drones|droning|rumble|rumbles|rumbling|grumble|grumbles|grumbling|noise|noisy|grinding|grinds|grind|grinding drone|grinding noise|roars|roaring|roar|howl|howls|howling|whine|whines|whining|rough when spun|rough|feels rough|growling noise|humming noise|droning noise|rumbling noise|bearing noise|wheel noise|growly|grumbly|gravelly|noise when spun|squeals|scrapes|grating|grates|hum from|crunches|crunchy|noises',
+    'growl|growls|growling|growled|hum|hums|humming|drone|drones|droning|rumble|rumbles|rumbling|grumble|grumbles|grumbling|noise|noisy|grinding|grinds|grind|grinding drone|grinding noise|roars|roaring|roar|howl|howls|howling|whine|whines|whining|rough when spun|rough|feels rough|growling noise|humming noise|droning noise|rumbling noise|bearing noise|wheel noise|growly|grumbly|gravelly|noise when spun|scrapes|grating|grates|hum from|crunches|crunchy|noises',
     { is: 'noise' },
   ],
+  ['squeak|squeaks|squeaking|squeaky|squeal|squealing|clicks|clicking|ticks|ticking', { is: 'squeak' }],
   [
     'quiet|silent|spins free|spins quietly|spins silently|spins free and quiet|no sound|smooth and quiet|quiet when spun|runs quiet|dead quiet|turns quietly|spins smooth|spins smoothly|spins nicely|turns smoothly|runs true|silently|quietly',
     { is: 'quiet' },

@@ -48,6 +48,7 @@ export type Item =
   | { readonly is: 'moves' }
   | { readonly is: 'tight' }
   | { readonly is: 'noise' }
+  | { readonly is: 'squeak' }
   | { readonly is: 'quiet' }
   | { readonly is: 'spun' }
   | { readonly is: 'amount'; readonly amount: 'slight' | 'clear' }

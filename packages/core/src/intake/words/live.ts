@@ -27,7 +27,7 @@ export const LIVE: readonly ItemLine[] = [
     { is: 'live', pattern: 'no-signal' },
   ],
   [
-    'drops to zero|drops to nothing|falls to zero|goes to zero|drops to 0|drops away|drops out|dropping out|drop outs|dropouts|drop out|cuts out|cutting out|cuts in and out|dropped out|loses signal|signal lost|goes dead|goes dead now and then|falls out|cut out|dropouts on',
+    'drops at bumps|drops over bumps|drops on bumps|drops at every bump|drops when it hits|drops on rough|drops to zero|drops to nothing|falls to zero|goes to zero|drops to 0|drops away|drops out|dropping out|drop outs|dropouts|drop out|cuts out|cutting out|cuts in and out|dropped out|loses signal|signal lost|goes dead|goes dead now and then|falls out|cut out|dropouts on',
     { is: 'live', pattern: 'drops-out' },
   ],
   [
@@ -59,7 +59,7 @@ export const LIVE: readonly ItemLine[] = [
     { is: 'open' },
   ],
   [
-    'dead short|shorted|short circuit|shorted out|reads short|zero ohms|zero resistance|reads shorted|short to earth|shorted to earth|reads as a short',
+    'dead short|shorted|short circuit|shorted out|reads short|zero ohms|zero resistance|reads shorted|short to earth|shorted to earth|reads as a short|short to ground|shorted to ground|earthed',
     { is: 'short' },
   ],
   [
@@ -68,7 +68,7 @@ export const LIVE: readonly ItemLine[] = [
   ],
   ['nothing|zero|none|nil|not a thing|nowt', { is: 'nothing' }],
   [
-    'wiggled|wiggle|wiggling|wiggled it|when wiggled|when i wiggle it|when moved|wiggle it|when i move it|waggle|waggled|when i wiggle|moving the lead|move the lead|when i move the lead|wiggle test|bending the lead|touch the lead|when touched|flexing the lead|tugging the lead',
+    'wiggled|wiggle|wiggling|wiggled it|when wiggled|when i wiggle it|when moved|wiggle it|when i move it|waggle|waggled|when i wiggle|moving the lead|move the lead|when i move the lead|wiggle test|bending the lead|touch the lead|when touched|flexing the lead|tugging the lead|touching the lead|touching it|touching the plug|moving it|moving the plug|wiggling it|wiggling the lead|wiggling the plug|bending it|pulling the lead|pulling on the lead|pressing the plug|when bent|when flexed',
     { is: 'check', check: { check: 'wiggle', result: 'changes' } },
   ],
   [
@@ -89,12 +89,12 @@ export const LIVE: readonly ItemLine[] = [
   ],
   [
     back(
-      'when driven|on moving off|when moving|on driving|on the road|as i drive|after a mile|down the road|after driving|once driven|after a few miles|once rolling|after a short drive|when i drive|when i drove|on the test drive|above|once moving|when rolling|as it rolls|after a drive|after a test drive|at speed|after a few metres|after moving off|when it moves|as soon as it moves|as soon as it rolls|as soon as i drive|as soon as we drive|while driving|when driving|after a kilometre|after a few kilometres',
+      'as soon as we drove|as soon as we drive|as soon as i drove|as soon as he drove|as soon as she drove|as soon as it moved|as soon as we moved|as soon as we set off|as soon as i set off|as soon as driven|when driven|on moving off|when moving|on driving|on the road|as i drive|after a mile|down the road|after driving|once driven|after a few miles|once rolling|after a short drive|when i drive|when i drove|on the test drive|above|once moving|when rolling|as it rolls|after a drive|after a test drive|at speed|after a few metres|after moving off|when it moves|as soon as it moves|as soon as it rolls|as soon as i drive|as soon as we drive|while driving|when driving|after a kilometre|after a few kilometres',
     ),
     { is: 'check', check: { check: 'clear-and-drive', result: 'back-when-driven' } },
   ],
   [
-    `${back('on bumps|over bumps|on rough roads|on a bump|over a bump|over potholes')}|over bumps|on bumps|when it hits a bump|on rough roads|on rough road|over potholes|on potholes|on cobbles|over cobbles|over rough ground|on rough ground|on speed bumps|over speed bumps|when i hit a bump|hitting a bump|on a bump|on bumpy roads|over a bump|at every bump|on rough surfaces`,
+    `${back('on bumps|over bumps|on rough roads|on a bump|over a bump|over potholes')}|over bumps|on bumps|at bumps|when it hits a bump|on rough roads|on rough road|over potholes|on potholes|on cobbles|over cobbles|over rough ground|on rough ground|on speed bumps|over speed bumps|when i hit a bump|hitting a bump|on a bump|on bumpy roads|over a bump|at every bump|on rough surfaces`,
     { is: 'check', check: { check: 'clear-and-drive', result: 'back-on-bumps' } },
   ],
   [

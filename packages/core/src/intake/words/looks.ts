@@ -39,7 +39,7 @@ export const LOOKS: readonly ItemLine[] = [
     lead: 'lead-damaged',
   }),
   look(
-    'snapped coming out|snapped off|snapped when pulled|snapped on the way out|broke coming out|broke on the way out|broke off|snapped in the bore|came out in bits|came out in two|came out in pieces|broke off in the knuckle|sheared off|broke when pulled|snapped when i pulled it|snapped when pulling it|still in the knuckle|left in the bore|stuck in the bore|snapped flush|broke when i pulled it|snapped taking it out|broke taking it out|broke in half',
+    'snapped coming out|snapped off|snapped when pulled|snapped on the way out|broke coming out|broke on the way out|broke off|snapped in the bore|came out in bits|came out in two|came out in pieces|broke off in the knuckle|sheared off|broke when pulled|snapped when i pulled it|snapped when pulling it|still in the knuckle|left in the bore|stuck in the bore|snapped flush|broke when i pulled it|snapped taking it out|broke taking it out|broke in half|in the bore still|stays in the bore|stay in the bore|stayed in the bore|remains in the bore|piece in the bore|tip in the bore|stuck in the knuckle|left in the knuckle|stayed in the knuckle|stays in the knuckle|half in the bore|half in the knuckle|rest is in the bore|head stayed behind|came apart coming out|had to drill it out|had to be drilled out|drilled it out|drilled out',
     { sensor: 'snapped', lead: 'lead-damaged' },
     'sensor',
   ),
@@ -91,7 +91,7 @@ export const LOOKS: readonly ItemLine[] = [
     'sensor',
   ),
   look(
-    'rubbed|rubbing|rub|rubs|worn away|ground down|ground away|scored|shiny from rubbing|shiny|polished|worn flat|touching the ring|touched the ring|ground off|scraped|been rubbing|worn down|rubbed away|ground by the ring',
+    'rubbed|rubbing|rub|rubs|worn away|ground down|ground away|scored|shiny from rubbing|shiny|polished|worn flat|touching the ring|touched the ring|ground off|scraped|been rubbing|worn down|rubbed away|ground by the ring|has ground|ground the|ground into|rubs on|rubs against|rubbing on|rubbing against|rubbed against|has rubbed|worn by the ring',
     { sensor: 'rubbed', loom: 'chafed', lead: 'lead-damaged' },
   ),
   look(
@@ -136,7 +136,7 @@ export const LOOKS: readonly ItemLine[] = [
     { is: 'unseen' },
   ],
   [
-    'couldnt check|could not check|not checked|not tried|havent checked|havent looked|didnt check|not tested|didnt look|did not check|havent tried|couldnt tell|cant tell|not measured|havent measured|didnt measure|no idea|dont know|not sure about|unknown|havent rocked|didnt try',
+    'couldnt check|could not check|not checked|not tried|havent checked|havent looked|didnt check|not tested|not metered|not measured|not rocked|not spun|havent metered|didnt meter|didnt look|did not check|havent tried|couldnt tell|cant tell|not measured|havent measured|didnt measure|no idea|dont know|not sure about|unknown|havent rocked|didnt try',
     { is: 'unchecked' },
   ],
 ];

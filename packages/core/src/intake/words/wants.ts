@@ -29,7 +29,7 @@ export const WANTS: readonly ItemLine[] = [
     { is: 'reader', reader: 'none' },
   ],
   [
-    'engine reader|engine only reader|engine codes only|only does engine codes|engine code reader|only engine codes|only reads engine|engine only|only reads engine codes|reader is engine only|engine only reader|cheap reader|cant get into the abs|reader wont see abs|reader doesnt see abs|doesnt read abs|wont read abs|only sees the engine|generic reader|cant read abs|reader cant reach abs|does engine codes|reads the engine only|only sees engine|reader only sees engine|only an engine code reader|reader wont do abs',
+    'engine reader|engine only reader|engine codes only|only does engine codes|engine code reader|only engine codes|only reads engine|engine only|only reads engine codes|reader is engine only|engine only reader|cant get into the abs|reader wont see abs|reader doesnt see abs|doesnt read abs|wont read abs|only sees the engine|cant read abs|reader cant reach abs|does engine codes|reads the engine only|only sees engine|reader only sees engine|only an engine code reader|reader wont do abs',
     { is: 'reader', reader: 'engine' },
   ],
   [
