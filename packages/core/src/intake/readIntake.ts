@@ -25,7 +25,15 @@ import { readVehicle } from './readVehicle.ts';
 import { wheelResolver } from './resolveWheels.ts';
 import { rolesFromFacts } from './rolesFromFacts.ts';
 import { sourceText, type SourceText } from './sourceText.ts';
-import { groupPlaces, SIZE_MARK, unitsOf, type NumberAt, type Said, type Unit } from './units.ts';
+import {
+  groupPlaces,
+  SIZE_MARK,
+  unitsOf,
+  type NumberAt,
+  type PlaceGroup,
+  type Said,
+  type Unit,
+} from './units.ts';
 import { HEARD_EXACTLY, HEARD_WORDS } from './words/index.ts';
 import type { Item } from './words/item.ts';
 
@@ -293,20 +301,19 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     allWheels(positionContext.axles ?? 2),
   );
   // Wheels that were compared by tyre or named with a code of their own are several corners, not a disagreement.
-  const compared = new Set(
-    [
-      ...tyresFound.flatMap((tyre) => {
+  const startsOf = (groups: readonly PlaceGroup[]) =>
+    groups.flatMap(({ places }) => places.map(({ start }) => start));
+  const ofTyres = new Set(
+    startsOf(
+      tyresFound.flatMap((tyre) => {
         const unit = unitAt(tyre.start);
         return unit ? (resolve(unit, 'sound').group ?? []) : [];
       }),
-      ...units.flatMap(({ group, items: said }) =>
-        group && said.some(({ meaning }) => ['play', 'noise', 'rocking', 'moves'].includes(meaning.is))
-          ? group
-          : [],
-      ),
-    ].flatMap(({ places }) => places.map(({ start }) => start)),
+    ),
   );
-  const positions = rolesFromFacts(found, units, facts.placed, compared);
+  const felt = units.filter((unit) => has(unit, 'play', 'noise', 'rocking', 'moves'));
+  const compared = new Set([...ofTyres, ...startsOf(felt.flatMap(({ group }) => group ?? []))]);
+  const positions = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
   const codes = cornersOfCodes(codeLines, found, tokens, units);
   const { wants, reader, codesCleared } = plainItems(units);
   const doubts = dangerDoubts(units, heard, tokens, text);

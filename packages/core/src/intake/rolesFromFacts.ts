@@ -24,6 +24,7 @@ export const rolesFromFacts = (
   units: readonly Unit[],
   placed: readonly PlacedFact[],
   compared: ReadonlySet<number>,
+  tyres: ReadonlySet<number>,
 ): LocatedPosition[] => {
   const unitAt = new Map(
     units.flatMap((unit) => (unit.group?.places ?? []).map((place) => [place.start, unit] as const)),
@@ -68,7 +69,9 @@ export const rolesFromFacts = (
     ({ position, well, went }) => !position.role && !well && !went && position.wheelEnds.length > 0,
   );
   let before = false;
-  return told.map(({ position, well, went, found, wanted }): LocatedPosition => {
+  // An axle said of a tyre is both its wheels: there is no side to ask for.
+  const asked = told.filter(({ position }) => !(position.needs === 'side' && tyres.has(position.start)));
+  return asked.map(({ position, well, went, found, wanted }): LocatedPosition => {
     if (wanted && position.role === 'past') {
       const { role: _past, ...corner } = position;
       return corner;

@@ -250,6 +250,16 @@ const withRelated = (
   return out.filter((position): position is LocatedPosition => position !== null);
 };
 
+/** A half that another place of the text makes whole needs no question: "hum from the rear, I think the left". */
+const withoutHalves = (positions: readonly LocatedPosition[]): LocatedPosition[] => {
+  const axles = new Set(
+    positions.filter((p) => !p.role).flatMap((p) => p.wheelEnds.map((end) => axleOf(end))),
+  );
+  return positions.filter(
+    (p) => !(p.needs === 'side' && p.axle !== undefined && !p.role && axles.has(p.axle)),
+  );
+};
+
 /**
  * Reads every position phrase of a text and places it on the vehicle, or says exactly what is missing.
  *
@@ -321,7 +331,7 @@ export const readPositions = (
     // A half that was taken back is no question: nobody needs its other half.
     return { ...denied, needs: null };
   });
-  const kept = positions.filter((p) => !(p.struck && p.wheelEnds.length === 0));
+  const kept = withoutHalves(positions.filter((p) => !(p.struck && p.wheelEnds.length === 0)));
   const returned = saysReturned(tokens);
   if (returned && !kept.some((p) => !p.role)) {
     const past = kept.filter((p) => p.role === 'past');

@@ -203,22 +203,28 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | 'back
     isGone(clause.unit)
   )
     return 'yes';
+  // "speedometer back after the new sender": back is working.
+  const words = tokensOf(clause, clause.unit).map((token) => token.norm);
+  if (/\bspeedo(?:meter)? (?:is )?back (?:after|since)\b/.test(words.join(' '))) return 'yes';
   if (returned(units, clause)) return 'back';
   return null;
 };
+
+/** What can come back: the trouble itself, not the ferry. */
+const TROUBLE =
+  /^(code|codes|fault|faults|light|lights|lamp|lamps|same|it|problem|trouble|growls|noise|message)$/;
 
 /** The trouble is there again, and nobody said after how long. */
 const returned = (units: readonly Unit[], clause: Clause): boolean =>
   units.some(
     (unit) =>
-      (unit !== clause.unit || clause.unit.opener === 'start') &&
       unit.sentence - clause.unit.sentence <= 1 &&
       has(unit, 'again') &&
       !has(unit, 'lasted', 'check') &&
-      all(unit, 'thing').every(
-        (item) =>
-          item.meaning.thing === 'code' || item.meaning.thing === 'lamp' || item.meaning.thing === 'wheel',
-      ),
+      all(unit, 'thing').every((item) => ['code', 'lamp', 'wheel'].includes(item.meaning.thing)) &&
+      (has(unit, 'noise', 'lampName', 'complaint') ||
+        tokensOf(clause, unit).some((token) => TROUBLE.test(token.norm)) ||
+        all(unit, 'again').some((item) => item.to - item.from > 1 && item.from === unit.from)),
   );
 
 /** What comes back within so many days was never cured; later, it was for a while. */
