@@ -48,7 +48,8 @@ module.exports = {
       from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/tests/)' },
       to: {
         path: 'node_modules',
-        pathNot: 'node_modules/(zod|pure-rand|dinero\\.js|fuse\\.js|papaparse|@types/papaparse)/',
+        pathNot:
+          'node_modules/(zod|pure-rand|dinero\\.js|chrono-node|damerau-levenshtein|@types/damerau-levenshtein|papaparse|@types/papaparse)/',
       },
     },
     {

@@ -1,6 +1,6 @@
-import { contextFor } from '../packages/core/src/intake/tests/labelledSentences.ts';
-import { textMaker } from '../packages/core/src/intake/tests/generator/makeText.ts';
-import { emptyTally, tallyText } from '../packages/core/src/intake/tests/generator/tally.ts';
+import { contextFor } from '../packages/core/src/practice/hearing/labelledSentences.ts';
+import { textMaker } from '../packages/core/src/practice/hearing/generator/makeText.ts';
+import { emptyTally, tallyText } from '../packages/core/src/practice/hearing/generator/tally.ts';
 import { readFileSync, writeFileSync } from 'node:fs';
 
 /* Generated texts against the reader: `npm run reader-grid -- [texts] [seed] [--show N] [--write]`. */

@@ -6,8 +6,8 @@ import {
   hear,
   isRight,
   parseSentences,
-} from '../packages/core/src/intake/tests/labelledSentences.ts';
-import type { CatalogueVehicle, FleetVehicle } from '../packages/core/src/vocabulary/catalogue.ts';
+} from '../packages/core/src/practice/hearing/labelledSentences.ts';
+import type { FleetVehicle } from '../packages/core/src/vocabulary/catalogue.ts';
 
 /* Scores labelled sentences: `npm run score-sentences -- open [--quiet]`. */
 const root = new URL('..', import.meta.url).pathname;
@@ -16,7 +16,7 @@ const csv = (file: string) =>
     header: true,
     skipEmptyLines: true,
   }).data;
-const vehicles = csv('vehicles.csv').map((row) => VEHICLES.read(row) as CatalogueVehicle);
+const vehicles = csv('vehicles.csv').map((row) => VEHICLES.read(row));
 const fleet = csv('fleet.csv').map(
   (row) =>
     ({ ...row, plate: row.plate || null, vin: row.vin || null, distanceKm: 1 }) as unknown as FleetVehicle,
@@ -24,7 +24,7 @@ const fleet = csv('fleet.csv').map(
 
 const [name = 'open', quiet] = process.argv.slice(2);
 const sentences = parseSentences(
-  readFileSync(`${root}packages/core/src/intake/tests/sentences/${name}.txt`, 'utf8'),
+  readFileSync(`${root}packages/core/src/practice/hearing/sentences/${name}.txt`, 'utf8'),
 );
 const heard = sentences.map((sentence) => hear(sentence, contextFor(sentence.context, { vehicles, fleet })));
 if (quiet !== '--quiet')

@@ -83,7 +83,7 @@ const describedIn = (after: string): string => {
   let said = parts[0] ?? '';
   for (const part of parts.slice(1)) {
     if (
-      !/,$/.test(said) ||
+      !said.endsWith(',') ||
       !/^\s*(?:circuit|signal|open|short|no signal|implausib|intermittent|erratic|missing|plausib|electrical|frequency|range|invalid|interrupt|voltage|resistance)/i.test(
         part,
       )

@@ -178,7 +178,9 @@ export const readVehicle = (source: SourceText, context: IntakeContext): ReadVeh
     const said = dates.find(
       (date) =>
         date.introduced &&
-        !source.text.slice(0, date.start).match(/(?:fitted|done|replaced|changed)\s+(?:in|on)?\s*$/i),
+        !/(?:fitted|done|replaced|changed)\s+(?:in|on)?\s*$/i.test(
+          source.text.slice(Math.max(0, date.start - 24), date.start),
+        ),
     );
     if (said) {
       vehicle.buildDate = said.date;

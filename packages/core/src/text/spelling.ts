@@ -49,7 +49,7 @@ export const spelling = (closed: Iterable<string>, ordinary: Iterable<string>): 
     const fits = [...near].filter(
       (other) =>
         distance(word, other).steps === 1 &&
-        other[0] === word[0] &&
+        other.startsWith(word.charAt(0)) &&
         !inflected(word, other) &&
         (other.length > SHORT ||
           swapped(word, other) ||
@@ -74,8 +74,8 @@ export const spelling = (closed: Iterable<string>, ordinary: Iterable<string>): 
 };
 
 /** Tokens with one slip in a closed word forgiven; `text` keeps what was written. */
-export const corrected = (tokens: readonly Token[], { correct }: Spelling): Token[] =>
+export const corrected = (tokens: readonly Token[], spelling: Spelling): Token[] =>
   tokens.map((token) => {
-    const meant = token.kind === 'word' ? correct(token.norm) : null;
+    const meant = token.kind === 'word' ? spelling.correct(token.norm) : null;
     return meant === null ? token : { ...token, norm: meant };
   });

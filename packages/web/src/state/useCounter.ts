@@ -70,7 +70,7 @@ export const useCounter = create<Counter>((set, get) => {
       if (knowledge) held = { tag, knowledge };
       if (!isCurrent()) return;
       set({ reading, error: null });
-      if (!held || held.tag !== tag) return;
+      if (held?.tag !== tag) return;
       const advice = await latestAdvice(docket, held.knowledge);
       const count = (list: readonly unknown[] | null | undefined, own: number) => (list ?? []).length - own;
       if (advice && isCurrent())

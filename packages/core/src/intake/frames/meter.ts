@@ -50,7 +50,7 @@ const degrees = (clause: Clause): number | null => {
   if (mine) return mine.value;
   // ", 22 C" behind a reading belongs to it.
   const next = sentence[sentence.indexOf(unit) + 1];
-  const only = next && next.group === null && next.numbers.length === 1 ? next.numbers[0] : undefined;
+  const only = next?.group === null && next.numbers.length === 1 ? next.numbers[0] : undefined;
   return only?.measure === 'degree' ? only.value : null;
 };
 

@@ -1,5 +1,5 @@
-import type { IntakeContext } from '../../context.ts';
-import { readIntake } from '../../readIntake.ts';
+import type { IntakeContext } from '../../../intake/context.ts';
+import { readIntake } from '../../../intake/readIntake.ts';
 import { factsOf } from '../readingFacts.ts';
 import type { GeneratedText } from './makeText.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { readIntake } from '../readIntake.ts';
+import { readIntake } from '../../intake/readIntake.ts';
 import { textMaker, type GeneratedText } from './generator/makeText.ts';
 import { WEATHER } from './generator/phrasings.ts';
 import { contextFor } from './labelledSentences.ts';

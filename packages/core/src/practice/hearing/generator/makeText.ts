@@ -26,7 +26,10 @@ interface Said {
 const subject = ({ fact }: Phrasing): string => fact.split(' ')[0] ?? '';
 
 export const textMaker = (seed: number) => {
-  const { next: random, below, pick } = randomFrom(seed);
+  const stream = randomFrom(seed);
+  const random = () => stream.next();
+  const below = (n: number) => stream.below(n);
+  const pick = <T>(items: readonly T[]): T => stream.pick(items);
   const shuffled = <T>(list: readonly T[]): T[] =>
     list
       .map((item) => [random(), item] as const)

@@ -1,6 +1,6 @@
-import type { IntakeContext } from '../context.ts';
-import { bareIntake } from '../context.ts';
-import { readIntake } from '../readIntake.ts';
+import type { IntakeContext } from '../../intake/context.ts';
+import { bareIntake } from '../../intake/context.ts';
+import { readIntake } from '../../intake/readIntake.ts';
 import { readCodes } from '../../codes/readCodes.ts';
 import type { CatalogueVehicle, FleetVehicle } from '../../vocabulary/catalogue.ts';
 import { factsOf } from './readingFacts.ts';

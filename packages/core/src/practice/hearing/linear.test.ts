@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { HEARD_WORDS } from '../words/index.ts';
+import { HEARD_WORDS } from '../../intake/words/index.ts';
 import { tokenise } from '../../text/tokens.ts';
-import { unitsOf } from '../units.ts';
-import { readIntake } from '../readIntake.ts';
+import { unitsOf } from '../../intake/units.ts';
+import { readIntake } from '../../intake/readIntake.ts';
 import { contextFor } from './labelledSentences.ts';
 
 const context = contextFor('L', { vehicles: [], fleet: [] });
