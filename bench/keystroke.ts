@@ -9,12 +9,28 @@ import type { Timing } from './measure.ts';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const LINE = 'merrowby 2018 minibus, abs light, C0A31-13 front left, new sensor 3 weeks ago';
+const WORDS = 'front left ring cracked and the right is fine, no play. '.repeat(91);
 
-/**
- * From a key pressed in the counter line to the answer drawn, measured inside the browser: each key's input event to
- * the frame after the reading for that text arrived.
- */
-export const keystrokes = async (): Promise<Timing> => {
+/** What happens from a key pressed in the counter line, measured inside the browser. */
+export interface Keystrokes {
+  /** To the frame after the reading for that text arrived. */
+  readonly reading: Timing;
+  /** To the frame after the sentence to say was set. */
+  readonly answer: Timing;
+  /** Of that, the advice worked out in the worker. */
+  readonly advise: Timing;
+  /** To the reading, with a thousand words in the line. */
+  readonly thousandWords: Timing;
+}
+
+const timing = (all: readonly number[]): Timing => {
+  const times = [...all].sort((a, b) => a - b);
+  const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))] ?? NaN;
+  return { median: at(0.5), p95: at(0.95), runs: times.length };
+};
+
+/** Types into the counter line key by key and reads the times off the browser's own clock. */
+export const keystrokes = async (): Promise<Keystrokes> => {
   const folder = mkdtempSync(join(tmpdir(), 'hardy-keys-'));
   const running = await start({
     database: join(folder, 'keys.sqlite'),
@@ -31,27 +47,49 @@ export const keystrokes = async (): Promise<Timing> => {
     await page.goto(running.address);
     await page.getByRole('textbox', { name: 'Counter line' }).focus();
     await page.evaluate(() => {
-      const times: number[] = [];
+      const taken: Record<'reading' | 'answer' | 'advise', number[]> = {
+        reading: [],
+        answer: [],
+        advise: [],
+      };
       let began = 0;
       document.addEventListener('input', () => (began = performance.now()), true);
       new PerformanceObserver((list) => {
-        for (const entry of list.getEntries())
-          if (entry.name.endsWith('/api/intake') && began > 0) {
-            const from = began;
-            requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - from)));
-          }
-      }).observe({ type: 'resource' });
-      Object.assign(window, { keyTimes: times });
+        for (const entry of list.getEntries()) {
+          if (entry.entryType === 'measure' && entry.name === 'advise') taken.advise.push(entry.duration);
+          const read = entry.name.endsWith('/api/preview') && began > 0;
+          if (!read && entry.name !== 'answer') continue;
+          const times = read ? taken.reading : taken.answer;
+          const from = began;
+          requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - from)));
+        }
+      }).observe({ entryTypes: ['resource', 'mark', 'measure'] });
+      Object.assign(window, { taken });
     });
-    for (const letter of LINE) {
-      await page.keyboard.type(letter);
-      await page.waitForTimeout(120);
-    }
-    const times = (await page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes)).sort(
-      (a, b) => a - b,
-    );
-    const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))] ?? NaN;
-    return { median: at(0.5), p95: at(0.95), runs: times.length };
+    const type = async (words: string, pause: number) => {
+      for (const letter of words) {
+        await page.keyboard.type(letter);
+        await page.waitForTimeout(pause);
+      }
+    };
+    const read = (name: string) =>
+      page.evaluate(
+        (key) => (window as unknown as { taken: Record<string, number[]> }).taken[key]?.splice(0) ?? [],
+        name,
+      );
+    // Slower than advising takes, so that each key is answered before the next.
+    await type(LINE, 350);
+    const [reading, answer, advise] = [await read('reading'), await read('answer'), await read('advise')];
+    await page.getByRole('textbox', { name: 'Counter line' }).fill(WORDS);
+    await page.waitForTimeout(3000);
+    await read('reading');
+    await type(', and the rear left too', 500);
+    return {
+      reading: timing(reading),
+      answer: timing(answer),
+      advise: timing(advise),
+      thousandWords: timing(await read('reading')),
+    };
   } finally {
     await browser.close();
     await running.stop();

@@ -35,11 +35,15 @@ export const latestAdvice = (docket: Docket, knowledge: Knowledge): Promise<Advi
     const take = (desk: Desk | null): void => {
       if (!desk) return resolve(null);
       desk.busy = true;
+      const start = performance.now();
       desk.api
         .advise(docket, knowledge)
         .then(resolve, () => resolve(null))
         .finally(() => {
           desk.busy = false;
+          // What the benchmark sets the whole way from key to answer against.
+          performance.clearMeasures('advise');
+          performance.measure('advise', { start });
           const next = waiting;
           waiting = null;
           next?.(desk);

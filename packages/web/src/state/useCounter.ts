@@ -73,7 +73,9 @@ export const useCounter = create<Counter>((set, get) => {
       if (held?.tag !== tag) return;
       const advice = await latestAdvice(docket, held.knowledge);
       const count = (list: readonly unknown[] | null | undefined, own: number) => (list ?? []).length - own;
-      if (advice && isCurrent())
+      if (advice && isCurrent()) {
+        performance.clearMarks('answer');
+        performance.mark('answer');
         set({
           preview: {
             text,
@@ -86,6 +88,7 @@ export const useCounter = create<Counter>((set, get) => {
             },
           },
         });
+      }
     };
     answer().catch((error: unknown) => {
       if (error instanceof DOMException) return;
