@@ -96,21 +96,17 @@ const withoutTwins = (history: readonly HistoryEvent[]): HistoryEvent[] =>
   );
 
 /** A thing that was found bad is not sound as well: "not corroded, but the lock is broken". */
-const withoutSoundTwins = (checks: readonly Check[]): Check[] =>
-  checks.filter(
-    (check) =>
-      !(
-        check.check.startsWith('visual.') &&
-        soundResult(check) &&
-        checks.some(
-          (other) =>
-            other.check === check.check &&
-            (other.wheelEnd ?? null) === (check.wheelEnd ?? null) &&
-            !soundResult(other) &&
-            !('result' in other && other.result === 'not-visible'),
-        )
-      ),
+const withoutSoundTwins = (checks: readonly Check[]): Check[] => {
+  const placeOf = (check: Check): string => `${check.check} ${check.wheelEnd ?? ''}`;
+  const bad = new Set(
+    checks
+      .filter((check) => !soundResult(check) && !('result' in check && check.result === 'not-visible'))
+      .map(placeOf),
   );
+  return checks.filter(
+    (check) => !(check.check.startsWith('visual.') && soundResult(check) && bad.has(placeOf(check))),
+  );
+};
 
 /** Gives every fact its wheels and makes checks, complaints, history and chips of them. */
 export const placeFacts = (
@@ -221,13 +217,15 @@ export const placeFacts = (
     const lesser = 'result' in check ? WITHIN[check.result] : undefined;
     const said = ends.length > 0 ? ends : [null];
     for (const wheelEnd of said) {
-      const covered = checks.some(
-        (other) =>
-          other.check === check.check &&
-          'result' in other &&
-          other.result === lesser &&
-          (other.wheelEnd ?? null) === wheelEnd,
-      );
+      const covered =
+        lesser !== undefined &&
+        checks.some(
+          (other) =>
+            other.check === check.check &&
+            'result' in other &&
+            other.result === lesser &&
+            (other.wheelEnd ?? null) === wheelEnd,
+        );
       if (covered) continue;
       add(checks, {
         ...check,
@@ -253,13 +251,16 @@ export const placeFacts = (
       asks.push({ about: 'wheelEnd', words, ask: `\u201C${words}\u201D: at which wheel?` });
   }
   const kept = { checks: withoutSoundTwins(checks), symptoms, history: withoutTwins(history) };
+  const paths = new Map(
+    Object.entries(kept).flatMap(([name, list]) =>
+      (list as Array<Check | DocketSymptom | HistoryEvent>).map(
+        (fact, i) => [fact, `${name}[${i}]`] as const,
+      ),
+    ),
+  );
   const pathOf = (chip: Chip): string | null => {
     const fact = factOf.get(chip);
-    for (const [name, list] of Object.entries(kept)) {
-      const i = fact === undefined ? -1 : (list as unknown[]).indexOf(fact);
-      if (i >= 0) return `${name}[${i}]`;
-    }
-    return null;
+    return fact === undefined ? null : (paths.get(fact) ?? null);
   };
   return { ...kept, chips: chips.map((chip) => ({ ...chip, path: pathOf(chip) })), asks, placed };
 };
