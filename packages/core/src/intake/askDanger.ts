@@ -2,7 +2,7 @@ import type { Doubt } from '../vocabulary/docket.ts';
 import type { Token } from '../text/tokens.ts';
 import { all, deniedAt, has, isGone, nearestThing, type Heard } from './frames/clause.ts';
 import { FLUID_LEVELS } from './words/complaints.ts';
-import type { Unit } from './units.ts';
+import type { Unit } from './unit.ts';
 
 const OF_A_WHEEL = new Set(['wheel', 'hub', 'bolts', 'tyre']);
 const NOT_A_WHEEL = new Set([

@@ -9,7 +9,7 @@ import { liveFrame, speedList } from './frames/live.ts';
 import { lookFrame } from './frames/looks.ts';
 import { acFrame, batteryFrame, resistanceFrame, supplyFrame, teethOf } from './frames/meter.ts';
 import { fluidFrame, trialFrame, wiggleFrame } from './frames/trials.ts';
-import type { Unit } from './units.ts';
+import type { Unit } from './unit.ts';
 
 /** Frames of one clause, in the order they are asked. The first to say what a clause measures sets the sentence's topic. */
 const FRAMES: readonly Frame[] = [

@@ -8,7 +8,7 @@ import { symptomOf } from '../vocabulary/complaints.ts';
 import { checkLabel } from './checkLabel.ts';
 import type { Heard } from './frames/clause.ts';
 import type { Placed } from './resolveWheels.ts';
-import type { Unit } from './units.ts';
+import type { Unit } from './unit.ts';
 
 type Ask = NonNullable<IntakeReading['asks']>[number];
 

@@ -1,207 +1,42 @@
-import { correctionsIn, struckBy } from '../text/corrections.ts';
+import { correctionsIn } from '../text/corrections.ts';
 import { CLOSED_WORDS } from '../text/closedWords.ts';
 import { corrected } from '../text/spelling.ts';
-import type { Token } from '../text/tokens.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
 import { findConflicts } from '../positions/findConflicts.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
-import { readPositions, type LocatedPosition } from '../positions/readPositions.ts';
+import { readPositions } from '../positions/readPositions.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import { DOUBT_ASKS } from '../vocabulary/doubtWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import { dangerDoubts } from './askDanger.ts';
+import { cornersOfCodes } from './codeCorners.ts';
 import type { IntakeContext } from './context.ts';
+import { cornerChip } from './cornerChip.ts';
 import { has } from './frames/clause.ts';
 import { hearFacts, plainItems } from './hearFacts.ts';
 import { linesFromJson } from './jsonReport.ts';
 import { leftOverChips } from './leftOver.ts';
-import { numbersIn } from './numbers.ts';
 import { placeFacts } from './placeFacts.ts';
 import { readCaller } from './readCaller.ts';
-import { readCodeLines, type CodeLine } from './readCodeLines.ts';
+import { readCodeLines } from './readCodeLines.ts';
 import { findTyreSizes, placeTyres } from './readTyres.ts';
 import { readVehicle } from './readVehicle.ts';
 import { wheelResolver } from './resolveWheels.ts';
 import { rolesFromFacts } from './rolesFromFacts.ts';
-import { sourceText, type SourceText } from './sourceText.ts';
-import {
-  groupPlaces,
-  SIZE_MARK,
-  unitsOf,
-  type NumberAt,
-  type PlaceGroup,
-  type Said,
-  type Unit,
-} from './units.ts';
-import { HEARD_EXACTLY, HEARD_WORDS } from './words/index.ts';
+import { sourceText } from './sourceText.ts';
+import { blank, MOST_WORDS, spokenPart } from './spokenPart.ts';
+import { forPlaces, itemsOf, numbersAt } from './tokensLeft.ts';
+import { SIZE_MARK } from './clauseEnds.ts';
+import { groupPlaces } from './groupPlaces.ts';
+import type { PlaceGroup, Unit } from './unit.ts';
+import { unitsOf } from './units.ts';
 import type { Item } from './words/item.ts';
 
 /** A scan report of 1 MB with room to spare. */
 const MOST_CHARACTERS = 1_100_000;
-/** What a customer says is shorter than this; the rest of a text with more words is not speech. */
-const MOST_WORDS = 4000;
-/** No word of any language or code is longer. */
-const LONGEST_WORD = 200;
-
-/** The text up to where it holds as many words as are read as speech. */
-const spokenPart = (text: string): { speech: string; cut: boolean } => {
-  let words = 0;
-  for (const match of text.matchAll(/[\p{L}\d]+|[^\s\p{L}\d\u0001]/gu)) {
-    if (match[0].length > LONGEST_WORD) return { speech: text.slice(0, match.index), cut: true };
-    if (++words > MOST_WORDS) return { speech: text.slice(0, match.index), cut: true };
-  }
-  return { speech: text, cut: false };
-};
-
-const blank = (
-  text: string,
-  spans: ReadonlyArray<{ start: number; end: number }>,
-  mark = '\u0001',
-): string => {
-  let out = '';
-  let at = 0;
-  for (const span of [...spans].sort((a, b) => a.start - b.start)) {
-    const start = Math.max(at, span.start);
-    if (span.end <= start) continue;
-    // A mark that is no word keeps what stood on both sides of a code from running together.
-    out += text.slice(at, start) + mark.padEnd(span.end - start, ' ');
-    at = span.end;
-  }
-  return out + text.slice(at);
-};
-
-/** Stands for a token that has been read as something else. */
-const READ = '\u0002';
-const PLACE_WORD =
-  /^(front|rear|back|left|right|side|sides|driver|drivers|passenger|middle|near|off|all|both|four)$/;
-/** Words inside a place that are also things: `rear left wheel sensor`. */
-const ALSO_THINGS = /^(wheel|wheels|hub|tyre|tire|sensor|sensors|abs|wss|speed|bearing)$/;
-/** Kinds of phrases whose words of place speak of no wheel: `came back after`, `rear abs light`. */
-const PLACELESS = new Set<Item['is']>(['check', 'cured', 'complaint', 'gone', 'want', 'nothingSaid', 'live']);
-
-const masked = (tokens: readonly Token[], at: (i: number) => boolean): Token[] =>
-  tokens.map((token, i) => (at(i) ? { ...token, norm: READ } : token));
-
-/** Tokens in which only places are left to be found: vehicles and phrases with words of place in them are out. */
-const forPlaces = (tokens: readonly Token[], source: SourceText): Token[] => {
-  const out = new Uint8Array(tokens.length);
-  for (const hit of HEARD_EXACTLY.all(masked(tokens, (i) => source.taken(i)))) {
-    const long = hit.to - hit.from > 1;
-    const lamp =
-      hit.meaning.is === 'lampName' &&
-      /^(light|lamp|lights|lamps|warning|on|came|message|blocked|unavailable|fault)$/.test(
-        tokens[hit.to]?.norm ?? '',
-      );
-    if (!long || !(PLACELESS.has(hit.meaning.is) || lamp)) continue;
-    // "the ring back left": the last word belongs to a place.
-    if (
-      /^(left|right)$/.test(tokens[hit.to]?.norm ?? '') &&
-      /^(back|front|rear)$/.test(tokens[hit.to - 1]?.norm ?? '')
-    )
-      continue;
-    const placed = tokens.slice(hit.from, hit.to).some((token) => PLACE_WORD.test(token.norm));
-    // "both sides" as a wish and as a place are told apart by the wish's other words.
-    if (placed) out.fill(1, hit.from, hit.to);
-  }
-  return masked(tokens, (i) => out[i] === 1 || source.taken(i));
-};
-
-/** Items of the text outside what was read as a place, a vehicle or a correction. */
-const itemsOf = (
-  tokens: readonly Token[],
-  positions: readonly LocatedPosition[],
-  source: SourceText,
-): Said[] => {
-  const out = new Uint8Array(tokens.length);
-  for (const { from, to } of positions)
-    for (let i = from; i < to; i++) if (!ALSO_THINGS.test(tokens[i]?.norm ?? '')) out[i] = 1;
-  for (const { from, to, kind } of correctionsIn(tokens)) if (kind === 'between') out.fill(1, from, to);
-  return HEARD_WORDS.all(masked(tokens, (i) => out[i] === 1 || source.taken(i)));
-};
-
 const allWheels = (axles: number): WheelEnd[] =>
   Array.from({ length: axles }, (_, i) => [wheelEndAt(i + 1, 'left'), wheelEndAt(i + 1, 'right')]).flat();
-
-/** Numbers outside of places and vehicles: the 2 of `axle 2 left` measures nothing. */
-const numbersAt = (
-  text: string,
-  tokens: readonly Token[],
-  positions: readonly LocatedPosition[],
-  source: SourceText,
-): NumberAt[] => {
-  const placed = new Uint8Array(tokens.length);
-  for (const { from, to } of positions) placed.fill(1, from, to);
-  let i = 0;
-  return numbersIn(text).flatMap((number) => {
-    while (i < tokens.length && (tokens[i]?.end ?? 0) <= number.start) i++;
-    let to = i;
-    while (to < tokens.length && (tokens[to]?.start ?? Infinity) < number.end) to++;
-    return to > i && !source.taken(i) && !placed[i] ? [{ ...number, from: i, to }] : [];
-  });
-};
-
-/** Codes with the corner said right beside them, and without those that were taken back. */
-const cornersOfCodes = (
-  lines: readonly CodeLine[],
-  positions: readonly LocatedPosition[],
-  tokens: readonly Token[],
-  units: readonly Unit[],
-): CodeLine[] => {
-  const tokenAt = (start: number): number => {
-    let low = 0;
-    let high = tokens.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((tokens[middle]?.end ?? 0) <= start) low = middle + 1;
-      else high = middle;
-    }
-    return low;
-  };
-  const spoken = lines.map((line) => {
-    const from = tokenAt(line.chip.start);
-    return { line, from, to: from + 1 };
-  });
-  const struck = struckBy(correctionsIn(tokens), spoken);
-  const kept = spoken.filter((_, i) => !struck.has(i));
-  const unitOf = new Map<number, Unit>();
-  for (const unit of units) for (let i = unit.from; i < unit.to; i++) unitOf.set(i, unit);
-  const perUnit = new Map<Unit | undefined, number>();
-  for (const { from } of kept) perUnit.set(unitOf.get(from), (perUnit.get(unitOf.get(from)) ?? 0) + 1);
-  let p = 0;
-  return kept.map(({ line, from }) => {
-    const { code, chip, description } = line;
-    if (description || code.wheelEnd || kept.length === 1) return line;
-    while (p < positions.length && (positions[p]?.start ?? 0) < chip.end) p++;
-    const unit = unitOf.get(from);
-    const place = unit?.group?.places.length === 1 ? unit.group.places[0] : undefined;
-    const next = positions[p];
-    const mine =
-      place && perUnit.get(unit) === 1 ? place : next && next.start - chip.end <= 3 ? next : undefined;
-    return mine?.wheelEnds.length === 1 ? { ...line, code: { ...code, wheelEnd: mine.wheelEnds[0] } } : line;
-  });
-};
-
-const NEED_IN_WORDS = {
-  steeringSide: 'steering side',
-  trafficSide: 'side of the road',
-  axle: 'axle',
-  side: 'side',
-} as const;
-
-const cornerChip = (p: LocatedPosition, context: PositionContext): Chip => {
-  const place = p.wheelEnds.map((end) => wheelEndInWords(end, context)).join(', ');
-  const role = p.role === 'past' ? ' (before)' : p.role === 'denied' ? ' (not this)' : '';
-  return {
-    kind: 'corner',
-    label: p.needs ? `${p.text}: which ${NEED_IN_WORDS[p.needs]}?` : `${place}${role}`,
-    words: p.text,
-    start: p.start,
-    end: p.end,
-    note: p.needs ? 'not placed yet' : null,
-    carried: p.carried ?? false,
-  };
-};
 
 /** Whether a clause says something of its place, heard as a fact or not. */
 const saysSomething = (unit: Unit): boolean =>

@@ -4,7 +4,7 @@ import { wheelEndAt } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { has } from './frames/clause.ts';
 import type { Placed } from './resolveWheels.ts';
-import type { Unit } from './units.ts';
+import type { Unit } from './unit.ts';
 
 /** A tyre size in running text. */
 const TYRE =

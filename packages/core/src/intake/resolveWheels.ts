@@ -1,6 +1,6 @@
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { has } from './frames/clause.ts';
-import type { PlaceGroup, Unit } from './units.ts';
+import type { PlaceGroup, Unit } from './unit.ts';
 
 /** The wheels something is of, and how that is known. */
 export interface Placed {

@@ -1,7 +1,7 @@
-import type { LocatedPosition } from '../positions/readPositions.ts';
+import type { LocatedPosition } from '../positions/locatedPosition.ts';
 import { has } from './frames/clause.ts';
 import { isSound, type PlacedFact } from './placeFacts.ts';
-import type { Unit } from './units.ts';
+import type { Unit } from './unit.ts';
 
 /** Whether all that follows under a label, up to the next place, is that it is well: `FL - ok`. */
 const onlySound = (units: readonly Unit[], label: number): boolean => {

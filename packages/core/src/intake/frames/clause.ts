@@ -1,7 +1,7 @@
 import type { Token } from '../../text/tokens.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { DocketSymptom, HistoryEvent } from '../../vocabulary/docket.ts';
-import type { NumberAt, Said, Unit } from '../units.ts';
+import type { NumberAt, Said, Unit } from '../unit.ts';
 import type { Item, Looked, Thing } from '../words/item.ts';
 
 /** What was last spoken of in the sentence, for the clause that leaves it out: `ring fine front right, cracked front left`. */

@@ -2,7 +2,7 @@ import type { HistoryEvent } from '../../vocabulary/docket.ts';
 import type { EventName } from '../../vocabulary/words.ts';
 import type { Token } from '../../text/tokens.ts';
 import { agoIn, durationAt } from '../when.ts';
-import type { Unit } from '../units.ts';
+import type { Unit } from '../unit.ts';
 import { all, first, has, isGone, spanOf, type Clause, type Heard } from './clause.ts';
 
 /** Things whose work is an event even where nobody says `renewed`: "pads last week". */

@@ -1,5 +1,5 @@
 import { LIT_WORDS } from '../words/complaints.ts';
-import type { Unit } from '../units.ts';
+import type { Unit } from '../unit.ts';
 import type { Token } from '../../text/tokens.ts';
 import {
   all,

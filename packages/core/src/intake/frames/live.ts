@@ -1,4 +1,4 @@
-import type { NumberAt } from '../units.ts';
+import type { NumberAt } from '../unit.ts';
 import {
   all,
   bare,

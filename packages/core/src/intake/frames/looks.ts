@@ -1,4 +1,4 @@
-import type { Said } from '../units.ts';
+import type { Said } from '../unit.ts';
 import type { Look, Looked } from '../words/item.ts';
 import {
   all,

@@ -1,5 +1,5 @@
 import type { Check } from '../../vocabulary/check.ts';
-import type { NumberAt } from '../units.ts';
+import type { NumberAt } from '../unit.ts';
 import {
   all,
   check,
