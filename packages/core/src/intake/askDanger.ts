@@ -91,7 +91,7 @@ export const dangerDoubts = (
     const leaks = level !== undefined && /^(leak|drip|weep)/.test(tokens[unit.from + level.from]?.norm ?? '');
     const other = all(unit, 'thing').some((item) => item.meaning.thing === 'other');
     // Fluid where a wheel is spoken of is never passed over.
-    if (fluid && unit.group && !about('brake.fluid') && !has(unit, 'not', 'complaint'))
+    if (fluid && !about('brake.fluid') && !has(unit, 'not', 'complaint', 'deed', 'wanted'))
       doubt(unit, { from: unit.from, to: unit.to }, 'fluid');
     if (level && (fluid || (leaks && !other)) && !deniedAt(unit, unit.from + level.from))
       doubt(unit, { from: unit.from + level.from, to: unit.from + level.to }, 'fluid');

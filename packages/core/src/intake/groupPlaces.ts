@@ -1,5 +1,6 @@
 import type { Token } from '../text/tokens.ts';
 import type { LocatedPosition } from '../positions/locatedPosition.ts';
+import { takesOut } from '../positions/choices.ts';
 import { BREAKS, STOPS } from './clauseEnds.ts';
 import { PREDICATES, type NumberAt, type PlaceGroup, type Said } from './unit.ts';
 
@@ -41,7 +42,10 @@ export const groupPlaces = (
       place.joinedBy === 'and' &&
       predicateBeside(tokens, predicates, place.to, 1) &&
       predicateBeside(tokens, predicates, last.from - 1, -1);
-    if (last && tied && !place.oneOf && !apart)
+    const between = last ? tokens.slice(last.to, place.from) : [];
+    if (last?.places[0]?.all && !last.except && between.length < 8 && takesOut(between.map((t) => t.norm)))
+      groups[groups.length - 1] = { ...last, to: place.to, except: place };
+    else if (last && tied && !place.oneOf && !apart)
       groups[groups.length - 1] = {
         from: last.from,
         to: place.to,

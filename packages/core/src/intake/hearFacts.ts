@@ -1,7 +1,7 @@
 import type { Token } from '../text/tokens.ts';
 import { correctionsIn, struckBy, type Correction } from '../text/corrections.ts';
 import { noiseFrame, playFrame } from './frames/bearing.ts';
-import { all, has, type Clause, type Frame, type Heard, type Topic } from './frames/clause.ts';
+import { has, type Clause, type Frame, type Heard, type Topic } from './frames/clause.ts';
 import { feltFrame } from './frames/felt.ts';
 import { historyOf } from './frames/history.ts';
 import { lampsOf, namesALamp } from './frames/lamps.ts';
@@ -38,7 +38,9 @@ const again = (clause: Clause, heard: readonly Heard[]): Heard[] => {
   const said = unit.items.some(
     (item) =>
       item.meaning.is === 'same' &&
-      /^(ditto|same|so|likewise|too|also|as)/.test(clause.tokens[item.from]?.norm ?? ''),
+      clause.tokens
+        .slice(item.from, item.to)
+        .some(({ norm }) => /^(ditto|same|so|likewise|too|also|as)$/.test(norm)),
   );
   if (!unit.group || !alone || !said || unit.numbers.length > 0) return [];
   const last = heard.at(-1);
@@ -143,10 +145,3 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
   });
   return withoutStruck(oneBattery(heard), correctionsIn(tokens));
 };
-
-/** Wants, reader and the like: items that speak for themselves. */
-export const plainItems = (units: readonly Unit[]) => ({
-  wants: [...new Set(units.flatMap((unit) => all(unit, 'want').map((item) => item.meaning.want)))],
-  reader: units.flatMap((unit) => all(unit, 'reader').map((item) => item.meaning.reader))[0] ?? null,
-  codesCleared: units.some((unit) => all(unit, 'cleared').some((item) => item.meaning.again)) ? true : null,
-});

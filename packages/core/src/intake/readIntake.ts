@@ -1,5 +1,4 @@
 import { correctionsIn } from '../text/corrections.ts';
-import { CLOSED_WORDS } from '../text/closedWords.ts';
 import { corrected } from '../text/spelling.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
 import { findConflicts } from '../positions/findConflicts.ts';
@@ -14,7 +13,8 @@ import { cornersOfCodes } from './codeCorners.ts';
 import type { IntakeContext } from './context.ts';
 import { cornerChip } from './cornerChip.ts';
 import { has } from './frames/clause.ts';
-import { hearFacts, plainItems } from './hearFacts.ts';
+import { hearFacts } from './hearFacts.ts';
+import { plainItems } from './plainItems.ts';
 import { linesFromJson } from './jsonReport.ts';
 import { leftOverChips } from './leftOver.ts';
 import { placeFacts } from './placeFacts.ts';
@@ -31,6 +31,7 @@ import { SIZE_MARK } from './clauseEnds.ts';
 import { groupPlaces } from './groupPlaces.ts';
 import type { PlaceGroup, Unit } from './unit.ts';
 import { unitsOf } from './units.ts';
+import { READER_SPELLING } from './words/index.ts';
 import type { Item } from './words/item.ts';
 
 /** A scan report of 1 MB with room to spare. */
@@ -102,7 +103,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     axles: context.axles ?? vehicle.axles ?? vehicleRow?.axles ?? null,
     trailer: (vehicle.driveline ?? vehicleRow?.driveline) === 'trailer',
   };
-  const tokens = corrected(source.tokens, CLOSED_WORDS);
+  const tokens = corrected(source.tokens, READER_SPELLING);
   const found = readPositions(speech, positionContext, forPlaces(tokens, source)).positions;
   const items = itemsOf(tokens, found, source);
   const numbers = numbersAt(speech, tokens, found, source);
@@ -150,7 +151,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const compared = new Set([...ofTyres, ...startsOf(felt.flatMap(({ group }) => group ?? []))]);
   const positions = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
   const codes = cornersOfCodes(codeLines, found, tokens, units);
-  const { wants, reader, codesCleared } = plainItems(units);
+  const { wants, reader, codesCleared } = plainItems(units, tokens);
   const doubts = dangerDoubts(units, heard, tokens, text);
   const asks = [
     ...doubts.map(({ about, words }) => ({

@@ -34,7 +34,7 @@ const DRIVE = lexicon<Partial<DocketVehicle>>([
   ['four axle|4 axle|four axles|4 axles|eight wheeler', { axles: 4 }],
   ['single axle|one axle|1 axle', { axles: 1 }],
   [
-    'very salty|always in salt|always salted|in salt all winter|salty|salted roads|road salt|lots of salt|by the sea|on the coast|rust bucket|salt every winter|gritted roads|salty roads|slipway work|plenty of salt|lives by the sea|island car|salted all winter',
+    'very salty|salted every winter|salt every year|salty winters|winter salt|drives in salt|plenty of road salt|always in salt|always salted|in salt all winter|salty|salted roads|road salt|lots of salt|by the sea|on the coast|rust bucket|salt every winter|gritted roads|salty roads|slipway work|plenty of salt|lives by the sea|island car|salted all winter',
     { saltExposure: 'high' },
   ],
   ['some salt|a little salt|bit of salt', { saltExposure: 'some' }],

@@ -86,6 +86,10 @@ export const wheelResolver = (
     if (heading) return of(heading, true);
     const sentence = bySentence.get(unit.sentence) ?? [];
     const at = sentence.indexOf(unit);
+    // "all but the rear left match, that one reads nothing": the one taken out.
+    const last = sentence[at - 1];
+    if (last?.group?.except && kind !== 'work')
+      return of({ ...last.group, places: [last.group.except], choice: false }, true);
     const before = sentence
       .slice(0, at)
       .filter((other) => other.group)

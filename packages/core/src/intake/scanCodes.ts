@@ -110,6 +110,9 @@ const maker =
         /(?:code|codes|dtc|fault|error|fault no\.?|fault number|code no\.?|code number)\s*[:#]?\s*$/i.test(
           before,
         );
+      const described =
+        /(?:number|no\.?|nr\.?)\s*$/i.test(before) &&
+        /^\s+.{0,30}(?:wheel speed|speed sensor|abs sensor|wheel sensor)/i.test(after);
       if (text.length === 2 && !(introduced && /^\d\d$/.test(text))) continue;
       const leads =
         before.trim() === '' && /^\s*[-:;,\t|\u2013]|^\s+[A-Za-z]/.test(after) && after.trim().length > 3;
@@ -117,6 +120,7 @@ const maker =
       if (/^\s*(ohm|ohms|km|miles|mph|v|volts?|rpm|days?|weeks?|%)/i.test(after)) continue;
       if (
         introduced ||
+        described ||
         (leads && known(text.toUpperCase())) ||
         (known(text.toUpperCase()) && /[:;|\t]/.test(line))
       )

@@ -9,6 +9,8 @@ export interface PlaceGroup {
   readonly to: number;
   readonly places: readonly LocatedPosition[];
   readonly choice: boolean;
+  /** Taken out of all wheels: `all but the rear left`. */
+  readonly except?: LocatedPosition;
 }
 
 /** An item where it stands. */

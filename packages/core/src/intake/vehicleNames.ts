@@ -183,7 +183,7 @@ export const namedVehicles = (
     for (let i = from; i < to && !date; i++) date = dateOf.get(i) ?? null;
     for (let i = to; i < to + 5 && !date; i++) {
       date = dateOf.get(i) ?? null;
-      if (!date && !INSIDE.test(tokens[i]?.norm ?? '')) break;
+      if (!date && !taken(i) && !INSIDE.test(tokens[i]?.norm ?? '')) break;
     }
     for (let i = from - 1; i >= from - 3 && !date; i--) {
       date = dateOf.get(i) ?? null;

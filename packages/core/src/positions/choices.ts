@@ -40,7 +40,8 @@ export const allBefore = (tokens: readonly Token[], at: number): boolean => {
     word !== 'all' &&
     !(
       /^(every|each)$/.test(word) &&
-      /^(wheel|corner|one|sensor|tyre|hub|bearing|ring|plug)$/.test(tokens[at + 1]?.norm ?? '')
+      /^(wheel|corner|one|sensor|tyre|hub|bearing|ring|plug)$/.test(tokens[at + 1]?.norm ?? '') &&
+      !/^(turn|revolution)$/.test(tokens[at + 2]?.norm ?? '')
     )
   )
     return false;

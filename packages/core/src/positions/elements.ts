@@ -71,6 +71,7 @@ const rightEnough = (tokens: readonly Token[], i: number): boolean => {
   const before = norm(tokens, i - 1);
   const after = norm(tokens, i + 1);
   if (isPlace(tokens, i + 1) || isPlace(tokens, i - 1)) return false;
+  if (before === 'the' && norm(tokens, i + 2) === 'for') return true;
   const opens = i === 0 || STOPS.test(before);
   if (opens && (after === ',' || after === 'then' || after === 'so' || after === 'what' || after === 'i'))
     return true;

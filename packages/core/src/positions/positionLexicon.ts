@@ -148,7 +148,7 @@ export const NOT_A_POSITION = lexicon<true>([
     true,
   ],
   [
-    'turning left|turning right|turned right|turned left|turn left|turn right|turns left|turns right|turn to the left|turn to the right|pull to the left|pull to the right|pulls to the left|pulls to the right|pulling to the left|pulling to the right|pulls left|pulls right|bends to the left|bends to the right|bend to the left|bend to the right|left hand bend|right hand bend|left hand bends|right hand bends|left bend|right bend|left turn|right turn|left hand corner|right hand corner|left hand corners|right hand corners|left bends|right bends|steering left|steering right|steer left|steer right|lock to the left|lock to the right|left lock|right lock|drifts left|drifts right',
+    'every wheel turn|each wheel turn|every wheel revolution|per wheel turn|each wheel revolution|turning left|turning right|turned right|turned left|turn left|turn right|turns left|turns right|turn to the left|turn to the right|pull to the left|pull to the right|pulls to the left|pulls to the right|pulling to the left|pulling to the right|pulls left|pulls right|bends to the left|bends to the right|bend to the left|bend to the right|left hand bend|right hand bend|left hand bends|right hand bends|left bend|right bend|left turn|right turn|left hand corner|right hand corner|left hand corners|right hand corners|left bends|right bends|steering left|steering right|steer left|steer right|lock to the left|lock to the right|left lock|right lock|drifts left|drifts right',
     true,
   ],
   [

@@ -56,7 +56,8 @@ export const relationsIn = (tokens: readonly Token[], phrases: readonly Phrase[]
       const at = starts.get(to);
       if (at !== undefined) {
         const joined = tokens.slice(hit.to, to).some((t) => /^(from|of|to)$/.test(t.norm));
-        if (joined || hit.meaning === 'behind' || hit.meaning === 'ahead') {
+        const direct = /^(opposite|across)$/.test(tokens[hit.to - 1]?.norm ?? '');
+        if (joined || direct || hit.meaning === 'behind' || hit.meaning === 'ahead') {
           reference = at;
           to = phrases[at]?.to ?? to;
         }

@@ -1,7 +1,7 @@
 import { spelling } from './spelling.ts';
 
 /** Words of places, parts, looks and lamps within which one slip is forgiven. */
-const CLOSED =
+const CLOSED_LIST =
   'front rear left right back side axle wheel wheels driver drivers passenger passengers nearside offside kerbside middle both ' +
   'sensor sensors ring rings bearing bearings hub connector plug harness wiring loom tyre tyres sender reluctor knuckle ' +
   'light lights lamp lamps warning traction stability message speedo speedometer pedal brake brakes fluid steering gearbox ' +
@@ -10,7 +10,7 @@ const CLOSED =
   'reads resistance ohms volts battery replaced renewed changed fitted repaired leaking spongy sinks smoke';
 
 /** Everyday words one letter from a closed one. They are never taken for it. */
-const ORDINARY =
+const ORDINARY_LIST =
   'fronts front font rears rear dear fear gear gears hear near pear tear tears wear year years bear reap real read reading reads ready ' +
   'lefts lift loft felt lent let leave rights might night fight sight tight bright eight weight slight height tights rig bracket ' +
   'pack black rack lack tack jack sack hack bank bark bake backs size sides aside inside site sire ' +
@@ -27,5 +27,8 @@ const ORDINARY =
   'growls grow grown crow prowl steer staring sheering borne broken sanded slapped snap snaps swapped chased shaved robbed grubbed ' +
   'bothered boot booth broth axles able excel excels dials middles riddle handle speeds speed site hubs tub rub club pub';
 
+export const CLOSED: readonly string[] = CLOSED_LIST.split(/\s+/);
+export const ORDINARY: readonly string[] = ORDINARY_LIST.split(/\s+/);
+
 /** One slip in the reader's closed words, forgiven. */
-export const CLOSED_WORDS = spelling(CLOSED.split(/\s+/), ORDINARY.split(/\s+/));
+export const CLOSED_WORDS = spelling(CLOSED, ORDINARY);

@@ -21,6 +21,8 @@ export interface Lexicon<M> {
   at(tokens: readonly Token[], at: number): Hit<M> | null;
   /** Every hit from left to right, none overlapping. */
   all(tokens: readonly Token[]): Hit<M>[];
+  /** Every single word its phrases are made of. */
+  readonly words: ReadonlySet<string>;
 }
 
 const NONE: ReadonlySet<string> = new Set();
@@ -34,10 +36,12 @@ export const lexicon = <M>(
   skips: ReadonlySet<string> = NONE,
 ): Lexicon<M> => {
   const root: Node<M> = { next: new Map() };
+  const words = new Set<string>();
   for (const [spellings, meaning] of lines)
     for (const spelling of spellings.split('|')) {
       let node = root;
       for (const word of spelling.trim().split(/\s+/)) {
+        words.add(word);
         let next = node.next.get(word);
         if (!next) node.next.set(word, (next = { next: new Map() }));
         node = next;
@@ -57,6 +61,7 @@ export const lexicon = <M>(
   };
   const at = (tokens: readonly Token[], from: number): Hit<M> | null => longest(tokens, from, from, root);
   return {
+    words,
     at,
     all(tokens) {
       const hits: Hit<M>[] = [];

@@ -51,12 +51,39 @@ const goesOn = (clauses: readonly Clause[], k: number): boolean => {
   );
 };
 
+/** A clause that says nothing but when: "pads all round, 3 weeks ago". */
+const timeAlone = (clause: Clause, next: Unit | undefined): { days: number } | null => {
+  const time = next && next.items.length === 0 ? timeOf(clause, next) : null;
+  return time && next && time.to - time.from >= next.to - next.from - 1 ? time : null;
+};
+
+/** "Had the drive shaft out", "took the hub off": it was worked on. */
+const tookOut = (tokens: readonly Token[], unit: Unit, item: { from: number; to: number }): boolean => {
+  const words = (from: number, to: number) => tokens.slice(from, to).map((token) => token.norm);
+  return (
+    words(Math.max(unit.from, item.from - 4), item.from).some((word) =>
+      /^(had|took|taken|pulled)$/.test(word),
+    ) && words(item.to, Math.min(unit.to, item.to + 5)).some((word) => /^(out|off|apart)$/.test(word))
+  );
+};
+
 /** Events a clause tells: a thing and what was done to it. */
 const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] => {
   const { unit, tokens } = clause;
   const out: Told[] = all(unit, 'event')
     .filter(() => !clause.doubtful)
     .map((item) => ({ unit, event: item.meaning.event, from: item.from, to: item.to }));
+  // Tyres moved round the vehicle are none renewed.
+  const words = tokens
+    .slice(unit.from, unit.to)
+    .map((token) => token.norm)
+    .join(' ');
+  if (
+    /\b(front to (rear|back)|(rear|back) to front|side to side|swapped (over|round|around)|rotated)\b/.test(
+      words,
+    )
+  )
+    return out;
   if (clause.doubtful || has(unit, 'wanted') || denied(unit) || has(unit, 'check', 'doubt')) return out;
   const things = all(unit, 'thing').filter((item) => item.meaning.event !== undefined);
   const measured = unit.numbers.some(
@@ -102,8 +129,10 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
           has(other, 'lasted', 'cured', 'complaint', 'lampName', 'again', 'play', 'rocking', 'look', 'noise'),
       );
     const ordinal = all(unit, 'deed').find((deed) => deed.meaning.deed === 'in' && deed.to === item.from);
+    const taken = REPAIRED.has(event) && tookOut(tokens, unit, item);
     const told =
       done ??
+      (taken ? item : null) ??
       ordinal ??
       (outcome && !measured && (renewed !== undefined || !has(unit, 'look', 'noise', 'play'))
         ? (renewed ?? item)
@@ -111,7 +140,12 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
       (renewed && !measured && (time || lastedAfter(clauses, k) !== null || curedAfter(clauses, k) !== null)
         ? renewed
         : null) ??
-      (time && WORK_BY_NAME.has(event) && !measured && !has(unit, 'look', 'noise') ? item : null) ??
+      ((time ?? timeAlone(clause, clauses[k + 1]?.unit)) &&
+      WORK_BY_NAME.has(event) &&
+      !measured &&
+      !has(unit, 'look', 'noise')
+        ? item
+        : null) ??
       (shared ? item : null) ??
       (elliptical && time ? item : null);
     if (!told) continue;
@@ -206,6 +240,15 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | 'back
   // "speedometer back after the new sender": back is working.
   const words = tokensOf(clause, clause.unit).map((token) => token.norm);
   if (/\bspeedo(?:meter)? (?:is )?back (?:after|since)\b/.test(words.join(' '))) return 'yes';
+  // "bearing replaced, noise is gone": what went after it, where nothing stays.
+  const went = units.some(
+    (unit) =>
+      unit !== clause.unit &&
+      unit.sentence === clause.unit.sentence &&
+      isGone(unit) &&
+      has(unit, 'noise', 'complaint', 'lampName', 'thing'),
+  );
+  if (went && !units.some((unit) => has(unit, 'stays'))) return 'yes';
   if (returned(units, clause)) return 'back';
   return null;
 };
@@ -222,7 +265,7 @@ const returned = (units: readonly Unit[], clause: Clause): boolean =>
       has(unit, 'again') &&
       !has(unit, 'lasted', 'check') &&
       all(unit, 'thing').every((item) => ['code', 'lamp', 'wheel'].includes(item.meaning.thing)) &&
-      (has(unit, 'noise', 'lampName', 'complaint') ||
+      (has(unit, 'noise', 'lampName', 'complaint', 'live') ||
         tokensOf(clause, unit).some((token) => TROUBLE.test(token.norm)) ||
         all(unit, 'again').some((item) => item.to - item.from > 1 && item.from === unit.from)),
   );

@@ -67,6 +67,14 @@ export const liveFrame: Frame = (clause) => {
       ];
     }
   }
+  const round =
+    saysWord(clause, /^(turn|turns|revolution|rotation|rev)$/) &&
+    saysWord(clause, /^(once|one|every|each|per)$/) &&
+    saysWord(clause, /^(dip|dips|drop|drops|gap|blip|glitch|spike|hiccup|jump|jumps|cut|cuts)$/);
+  if (round && !patterns.some((item) => item.meaning.pattern === 'once-per-turn')) {
+    topic.measure = 'live';
+    return [check(clause, unit, { check: 'live', pattern: 'once-per-turn' })];
+  }
   const still = unit.numbers.find(
     (number) =>
       number.value === 0 &&
@@ -93,7 +101,11 @@ export const liveFrame: Frame = (clause) => {
     if (weak && item !== weak) continue;
     if (pattern === 'noisy' && !speaksOf(unit, 'speed') && topic.measure !== 'live' && !unit.group) continue;
     if (pattern === 'no-signal' && deniedAt(unit, item.from)) continue;
-    if (pattern === 'no-signal' && near?.meaning.thing === 'sensor' && item.to - item.from === 1) continue;
+    // "dead again" of a part is no reading: a wheel or a graph must be spoken of.
+    const one = item.to - item.from === 1;
+    if (pattern === 'no-signal' && one && near?.meaning.thing === 'sensor') continue;
+    if (pattern === 'no-signal' && one && has(unit, 'again') && !unit.group && !speaksOf(unit, 'speed'))
+      continue;
     if ((pattern === 'reads-high' || pattern === 'reads-low') && topic.measure === 'ohm') continue;
     if (pattern === 'normal') {
       const live =

@@ -39,7 +39,14 @@ const measuredPart = (clause: Clause, at: { from: number }): ResistanceOf => {
   const { unit } = clause;
   const newOnes = all(unit, 'deed').filter((item) => item.meaning.deed === 'new');
   const newHere = newOnes.some((item) => Math.abs(item.from - at.from) <= 8);
-  if (newHere && !saysWord(clause, /^(old)$/)) return 'new-part';
+  const last = clause.sentence[clause.sentence.indexOf(unit) - 1];
+  const its =
+    last !== undefined && !has(unit, 'thing') && unit.group === null && saysWord(clause, /^(it|this|that)$/);
+  const newBefore =
+    its &&
+    all(last, 'deed').some((item) => item.meaning.deed === 'new') &&
+    !all(last, 'deed').some((item) => item.meaning.deed === 'renewed');
+  if ((newHere || newBefore) && !saysWord(clause, /^(old)$/)) return 'new-part';
   if (speaksOf(unit, 'loom') && !speaksOf(unit, 'sensor')) return 'harness';
   return 'sensor';
 };
@@ -138,7 +145,7 @@ export const supplyFrame: Frame = (clause) => {
     clause.doubtful ||
     has(unit, 'unchecked') ||
     speaksOf(unit, 'battery', 'fluid', 'steering') ||
-    cranks(clause, unit)
+    sentence.some((other) => cranks(clause, other))
   )
     return [];
   const atPlug = speaksOf(unit, 'plug') && saysWord(clause, /^(at|on|in|across)$/);

@@ -65,7 +65,7 @@ export const FELT: readonly ItemLine[] = [
     'red brake light|red brake lamp|red brake warning|red light|red lamp|red warning light|brake fluid warning|brake fluid warning lamp|brake fluid warning light|brake fluid light|brake fluid lamp|fluid warning|fluid light|fluid warning light|fluid level warning',
     'lamp.brake',
   ),
-  complaint('light for the abs|abs fault|abs failure|abs warning', 'lamp.abs'),
+  complaint('light for the abs|abs fault|abs failure', 'lamp.abs'),
   complaint('traction off|esp off|esc off|stability off|traction control off', 'lamp.traction'),
   complaint(
     'pedal pulses|pedal pulsing|pedal grinds|pedal grinding|pedal kicks|pedal judders|pedal shudders|pedal juddering|brake pedal pulses|grinds when stopping|pulses when stopping|grinding when stopping|abs kicks in|abs cuts in|abs comes in|abs activates|false activation|abs activation|pedal vibrates|brakes grab at walking pace|abs kicking in|abs working when stopping|last few feet|last metres|last few metres|pedal chatters|abs cutting in|abs goes off when stopping|abs engages|pedal buzzes|pedal pulse|pulsing pedal|pedal shakes just before it stops|pedal kicking|brakes shudder|brakes grab|brakes judder|pedal kicks back|abs grinds|pedal throbs|pedal growls|pedal rattles|just before it stops|pedal grind|abs triggers|abs fires|pedal kickback|brakes pulse|brakes pulsing|abs comes in too early|grinding pedal|juddering pedal|pedal shudder|coming to a stop the pedal|grinds when braking|grinding when braking|grinds when i brake|grinding under braking|grinds under braking|grinds as it stops|grinds to a stop|grind when braking|judders when braking|pulses when braking|grinding noise when braking|grinding noise when stopping|judders when stopping|grinds just before it stops|grinds before it stops|shudders when stopping|shudders when braking|vibrates when stopping|kicks when stopping|pulses under braking',
@@ -99,18 +99,24 @@ export const FELT: readonly ItemLine[] = [
 
 type Level = 'low' | 'leaking' | 'full';
 
+/** Small words inside a phrase: `down to the minimum`. */
+const SMALL: ReadonlySet<string> = new Set(['the', 'a', 'is', 'was', 'very', 'quite', 'now']);
+
 /** How the brake fluid stands; heard only beside the fluid. */
-export const FLUID_LEVELS = lexicon<Level>([
+export const FLUID_LEVELS = lexicon<Level>(
   [
-    'low|is low|below the mark|below minimum|below min|under the mark|under min|empty|all gone|nearly empty|near the bottom|at the minimum|on minimum|down to min|needs topping up|keeps dropping|dropping|dropped|going down|goes down|gone down',
-    'low',
+    [
+      'low|is low|below the mark|below minimum|below min|under the mark|under min|empty|all gone|nearly empty|near the bottom|at the minimum|on minimum|down to min|down to minimum|at minimum|on the minimum|to the minimum|needs topping up|keeps dropping|dropping|dropped|going down|goes down|gone down',
+      'low',
+    ],
+    [
+      'on the inside|on the tyre|on the disc|on the backplate|all over|inside the wheel|inside the tyre|over the wheel|leak|leaks|leaking|losing|dripping|drips|weeping|weeps|leaked|running down|down the wheel|on the wheel|wet with|running out|seeping|pouring out|spraying|leaking fluid|losing fluid|losing brake fluid|leaking brake fluid',
+      'leaking',
+    ],
+    ['full|up to the mark|at max|on max|at the mark|up to max|fine|ok|okay|good|right', 'full'],
   ],
-  [
-    'on the inside|on the tyre|on the disc|on the backplate|all over|inside the wheel|inside the tyre|over the wheel|leak|leaks|leaking|losing|dripping|drips|weeping|weeps|leaked|running down|down the wheel|on the wheel|wet with|running out|seeping|pouring out|spraying|leaking fluid|losing fluid|losing brake fluid|leaking brake fluid',
-    'leaking',
-  ],
-  ['full|up to the mark|at max|on max|at the mark|up to max|fine|ok|okay|good|right', 'full'],
-]);
+  SMALL,
+);
 
 /** The brake fluid in whole phrases. */
 export const FLUID: readonly ItemLine[] = [

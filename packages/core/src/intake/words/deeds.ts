@@ -3,7 +3,7 @@ import type { ItemLine } from './item.ts';
 /** What was done, and whether it helped. */
 export const DEEDS: readonly ItemLine[] = [
   [
-    'replaced|renewed|changed|fitted|done|swapped for new|swapped for a new one|swapped for another|did|put on|was put on|put in|fit|installed|renewing|had new|has had new|has had a new|had a new|had new ones|got new|was swapped|renewed by|had fitted|we did|put a new|fitted a new|went on|been done|was done|were done|fitted new|gone on|put two|been changed|been replaced|been renewed|had both|fixed in',
+    'swapped for|exchanged for|exchanged|replaced|renewed|changed|fitted|done|swapped for new|swapped for a new one|swapped for another|did|put on|was put on|put in|fit|installed|renewing|had new|has had new|has had a new|had a new|had new ones|got new|was swapped|renewed by|had fitted|we did|put a new|fitted a new|went on|been done|was done|were done|fitted new|gone on|put two|been changed|been replaced|been renewed|had both|fixed in',
     { is: 'deed', deed: 'renewed' },
   ],
   [

@@ -36,7 +36,7 @@ export const FEELS: readonly ItemLine[] = [
     { is: 'spun' },
   ],
   [
-    'slight|slightly|little|a little|bit of|a bit of|bit|tiny|small|hint of|a hint of|touch of|a touch of|tiny bit of|a tiny bit of|minimal|a little bit of|very little|trace of|the slightest|barely any|a smidge of|small amount of|faint',
+    'hardly any|barely any|next to no|almost no|virtually no|a trace of|slight|slightly|little|a little|bit of|a bit of|bit|tiny|small|hint of|a hint of|touch of|a touch of|tiny bit of|a tiny bit of|minimal|a little bit of|very little|trace of|the slightest|barely any|a smidge of|small amount of|faint',
     { is: 'amount', amount: 'slight' },
   ],
   [

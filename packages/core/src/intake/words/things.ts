@@ -69,7 +69,7 @@ export const THINGS: readonly ItemLine[] = [
   ),
   thing('supply|feed|power|voltage|volts|supply voltage|power supply', 'supply'),
   thing(
-    'brake fluid|fluid|reservoir|fluid level|brake fluid level|fluid reservoir|brake pipe|brake line|wheel cylinder',
+    'brake fluid|fluid|the level|level in the reservoir|brake level|reservoir|fluid level|brake fluid level|fluid reservoir|brake pipe|brake line|wheel cylinder',
     'fluid',
   ),
   thing('meter|multimeter|ohmmeter|resistance|ohms|ohm|reading|readings', 'meter'),
