@@ -17,8 +17,8 @@ const compare = async (page: Page, words: string): Promise<string> => {
 };
 
 const FAULT = 'abs light, C0037-2F rear left';
-const OLD = `merrowby tern 2009, ${FAULT}, very salty, iron knuckle, 190000 km`;
-const YOUNG = `merrowby tern 2023, ${FAULT}, no salt, alloy knuckle, 30000 km`;
+const OLD = `merrowby tern 2012, ${FAULT}, very salty, iron knuckle, 190000 km`;
+const YOUNG = `merrowby tern 2019, ${FAULT}, no salt, alloy knuckle, 30000 km`;
 const firstWay = (page: Page) => page.getByRole('table').getByRole('row').nth(1).getByRole('rowheader');
 
 test('the same fault on an old salty and a young dry vehicle: another answer, and a dragged dial flips it', async ({

@@ -111,7 +111,7 @@ test('a question is answered with one key, and the docket goes on', async ({ pag
   await page.keyboard.type(
     "left hand drive tolvane haven 2017, abs light, driver's front, so the right-hand one",
   );
-  await expect(page.locator('.look-here')).toContainText('not the same wheel');
+  await expect(page.getByTestId('answer')).toContainText('not the same wheel');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('verdict')).toContainText('Settle the corner first');
   await expect(page.getByRole('region', { name: 'Question' })).toContainText('Which wheel');

@@ -33,7 +33,7 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'setup');
   await page.goto('/');
   await page.keyboard.type(
-    'merrowby tern 2009, abs light, C0037-2F rear left, very salty, iron knuckle, 190000 km',
+    'merrowby tern 2012, abs light, C0037-2F rear left, very salty, iron knuckle, 190000 km',
   );
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('verdict')).toBeVisible();
