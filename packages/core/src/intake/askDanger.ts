@@ -84,6 +84,15 @@ export const dangerDoubts = (
         default:
       }
     }
+    // A pedal of which something is said and nothing was understood may be a soft one.
+    const pedal = all(unit, 'thing').find((item) => item.meaning.thing === 'pedal');
+    if (
+      pedal &&
+      mine.length === 0 &&
+      !has(unit, 'not', 'sound', 'tight', 'want', 'deed') &&
+      unit.to - unit.from > 1
+    )
+      doubt(unit, { from: unit.from, to: unit.to }, 'pedal');
     const level = about('brake.fluid')
       ? undefined
       : FLUID_LEVELS.all(tokens.slice(unit.from, unit.to)).find((hit) => hit.meaning !== 'full');

@@ -24,7 +24,7 @@ export interface NumberSaid {
 }
 
 const NUMBER =
-  /(?<![\p{L}\d./:,-])(?<digits>\d{1,3}(?:,\d{3})+(?![.\d])|\d+(?:[.,]\d+)?)(?<kilo>k(?<after>\d{1,2})?)?\s?(?<unit>(?:k\s?ohms?|kohms?|k\s?\u03A9|k(?=\s(?!(?:miles|mi|kms?|on the clock)\b))|ohms?|\u03A9|m?v(?:olts?)?\s?ac|vac|mvac|millivolts?|mv|volts?(?:\s+ac)?|v|%|per\s?cent|percent|\u00B0\s?c|deg(?:rees?)?(?:\s?c(?:elsius)?)?|c|km\/h|kmh|kph|mph|kms?|kilometres|miles?|mi|mm|teeth|tooth|quid|pounds?|euros?|days?|weeks?|months?|years?|hours?|mins?|minutes?|oclock|am|pm|psi|bar|axles?|wheels?|codes?|faults?|times|litres?|inch|inches|nm|newton)(?![\p{L}\d]))?(?![\p{L}\d]|[./:-]\d)/giu;
+  /(?<![\p{L}\d./:,-])(?<digits>\d{1,3}(?:,\d{3})+(?![.\d])|\d+(?:[.,]\d+)?)(?<kilo>k(?<after>\d{1,2})?)?[ \t]?(?<unit>(?:k\s?ohms?|kohms?|k\s?\u03A9|k(?=\s(?!(?:miles|mi|kms?|on the clock)\b))|ohms?|\u03A9|m?v(?:olts?)?\s?ac|vac|mvac|millivolts?|mv|volts?(?:\s+ac)?|v|%|per\s?cent|percent|\u00B0\s?c|deg(?:rees?)?(?:\s?c(?:elsius)?)?|c|km\/h|kmh|kph|mph|kms?|kilometres|miles?|mi|mm|teeth|tooth|quid|pounds?|euros?|days?|weeks?|months?|years?|hours?|mins?|minutes?|oclock|am|pm|psi|bar|axles?|wheels?|codes?|faults?|times|litres?|inch|inches|nm|newton)(?![\p{L}\d]))?(?![\p{L}\d]|[./:-]\d)/giu;
 
 /** Words before a number that make it no reading: money, a room, a telephone. */
 const REFERENCE =

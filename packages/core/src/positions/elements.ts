@@ -110,7 +110,7 @@ const splitsPair = (tokens: readonly Token[], from: number, to: number): boolean
   to - from === 3 &&
   norm(tokens, from + 1) === 'and' &&
   AXLE.test(norm(tokens, from - 1)) &&
-  AXLE.test(norm(tokens, to));
+  AXLE.test(norm(tokens, norm(tokens, to) === 'hand' ? to + 1 : to));
 
 /** Idioms whose place words speak of no wheel. */
 const speaksOfNoWheel = (tokens: readonly Token[], i: number, to: number, meaning: Element): boolean =>

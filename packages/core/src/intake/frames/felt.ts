@@ -1,7 +1,6 @@
 import {
   all,
   deniedAt,
-  first,
   has,
   isGone,
   nearestThing,
@@ -11,6 +10,7 @@ import {
   type Frame,
   type Heard,
 } from './clause.ts';
+import { PUT_TOGETHER } from '../words/putTogether.ts';
 
 /** Complaints felt by the driver, told whole. */
 export const feltFrame: Frame = (clause) => {
@@ -29,31 +29,30 @@ export const feltFrame: Frame = (clause) => {
     if (!gone && deniedAt(unit, item.from)) return [];
     return [complaintAt(clause, item, symptom, gone)];
   });
-  const speedo = all(unit, 'thing').find((item) => item.meaning.thing === 'speedo');
-  if (
-    speedo &&
-    !all(unit, 'complaint').some((item) => item.meaning.symptom.startsWith('speedometer')) &&
-    !clause.doubtful
-  ) {
-    const live = all(unit, 'live').find((item) => item.meaning.pattern === 'no-signal');
-    const jumps =
-      first(unit, 'jumps') ??
-      all(unit, 'live').find(
-        (item) => item.meaning.pattern === 'noisy' || item.meaning.pattern === 'drops-out',
-      );
-    const gone = isGone(unit) || goneAfter(clause);
-    if (jumps && (gone || !deniedAt(unit, jumps.from)))
-      heard.push(complaintAt(clause, spanOf(speedo, jumps), 'speedometer.erratic', gone));
-    else if (live && (gone || !deniedAt(unit, live.from)))
-      heard.push(complaintAt(clause, spanOf(speedo, live), 'speedometer.dead', gone));
-    else if (
-      (isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/)) ||
-      /^back$/.test(clause.tokens[speedo.to]?.norm ?? '') ||
-      (clause.tokens[speedo.to]?.norm === 'is' && clause.tokens[speedo.to + 1]?.norm === 'back')
-    )
-      heard.push(complaintAt(clause, speedo, 'speedometer.dead', true));
-  }
+  if (!clause.doubtful && heard.length === 0 && !has(unit, 'complaint')) heard.push(...putTogether(clause));
   return heard;
+};
+
+/** Complaints put together from a thing and a word beside it; a speedometer that is back is cured. */
+const putTogether = (clause: Clause): Heard[] => {
+  const { unit, tokens } = clause;
+  const gone = isGone(unit) || goneAfter(clause);
+  for (const { thing, words, symptom } of PUT_TOGETHER) {
+    const named = all(unit, 'thing').find((item) => item.meaning.thing === thing);
+    if (!named) continue;
+    for (let i = unit.from; i < unit.to; i++) {
+      if (!words.test(tokens[i]?.norm ?? '') || (i >= named.from && i < named.to)) continue;
+      if (!gone && deniedAt(unit, i)) return [];
+      return [complaintAt(clause, spanOf(named, { from: i, to: i + 1 }), symptom, gone)];
+    }
+  }
+  const speedo = all(unit, 'thing').find((item) => item.meaning.thing === 'speedo');
+  const back =
+    speedo !== undefined &&
+    ((isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/)) ||
+      tokens[speedo.to]?.norm === 'back' ||
+      (tokens[speedo.to]?.norm === 'is' && tokens[speedo.to + 1]?.norm === 'back'));
+  return back ? [complaintAt(clause, speedo, 'speedometer.dead', true)] : [];
 };
 
 /** The clause right after says that it is over: "that is cured", "fine since", "but it went away after ...". */

@@ -185,6 +185,13 @@ const bareLamp = (
   const shines = stays || has(unit, 'again') || litAt(tokens, unit) !== null || first(unit, 'check') !== null;
   if (!shines || all(unit, 'check').some((item) => item.meaning.check.check === 'clear-and-drive')) return [];
   if (has(unit, 'lasted', 'cured', 'not')) return [];
+  // "the light was on, he cleared it, still off": it is out.
+  const later = clause.sentence.slice(clause.sentence.indexOf(unit) + 1);
+  const outNow = later.some(
+    (other) =>
+      isGone(other) || tokens.slice(other.from, other.to).some((token) => /^(off|out)$/.test(token.norm)),
+  );
+  if (outNow && tokens.slice(unit.from, unit.to).some((token) => token.norm === 'was')) return [];
   return [check(clause, lamp, { check: 'lamps', result: 'on' })];
 };
 

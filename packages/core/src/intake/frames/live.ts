@@ -31,6 +31,9 @@ const OTHER_DEAD = [
 const percentOf = (unit: Clause['unit']): NumberAt | null =>
   unit.numbers.find((number) => number.measure === 'percent') ?? null;
 
+/** Words of losing a signal. */
+const LOST = /^(drop|drops|dropped|dropping|falls|dies|vanishes|disappears|lost|loses|cuts|breaks|missing)$/;
+
 /** Whether the sentence says that a difference grows with speed. */
 const grows = ({ sentence, tokens }: Clause): boolean =>
   sentence.some((unit) =>
@@ -132,6 +135,17 @@ export const liveFrame: Frame = (clause) => {
       }),
     );
     break;
+  }
+  // "the signal dies over bumps": a signal and a word of losing it, in whatever phrase.
+  if (
+    heard.length === 0 &&
+    !wiggled &&
+    speaksOf(unit, 'speed') &&
+    !has(unit, 'not') &&
+    saysWord(clause, LOST)
+  ) {
+    topic.measure = 'live';
+    return [check(clause, unit, { check: 'live', pattern: 'drops-out' })];
   }
   const unsteady =
     first(unit, 'jumps') ??

@@ -65,7 +65,7 @@ export const trialFrame: Frame = (clause) => {
       onBumps &&
       (has(unit, 'moves', 'noise', 'rocking') ||
         speaksOf(unit, 'suspension') ||
-        sentence.some((other) => has(other, 'live')))
+        sentence.some((other) => has(other, 'live') || speaksOf(other, 'speed')))
     )
       return [];
     if (deniedAt(unit, item.from) && said.check !== 'brake.fluid') {

@@ -3,7 +3,7 @@ import type { ItemLine } from './item.ts';
 /** What was done, and whether it helped. */
 export const DEEDS: readonly ItemLine[] = [
   [
-    'swapped for|exchanged for|exchanged|replaced|renewed|changed|fitted|done|swapped for new|swapped for a new one|swapped for another|did|put on|was put on|put in|fit|installed|renewing|had new|has had new|has had a new|had a new|had new ones|got new|was swapped|renewed by|had fitted|we did|put a new|fitted a new|went on|been done|was done|were done|fitted new|gone on|put two|been changed|been replaced|been renewed|had both|fixed in',
+    'swapped for|exchanged for|exchanged|replaced|renewed|changed|fitted|done|swapped for new|swapped for a new one|swapped for another|did|put on|was put on|put in|fit|installed|renewing|had new|has had new|has had a new|had a new|had new ones|got new|was swapped|renewed by|had fitted|we did|put a new|fitted a new|went on|been done|was done|were done|fitted new|gone on|put two|been changed|been replaced|been renewed|had both|fixed in|put a|put another|put the new|put new|put a new|fitted another',
     { is: 'deed', deed: 'renewed' },
   ],
   [
@@ -33,7 +33,7 @@ export const DEEDS: readonly ItemLine[] = [
   ],
   ['new one|new ones|the new|fresh one', { is: 'deed', deed: 'new' }],
   [
-    'ring me|ring him|ring us|ring her|ring them|ring back|to ring|ill ring|give me a ring|ring when|ring if|please ring|ring you|plug it in|plugged in my|plugged in the reader|plug in my|plug in hybrid|plug my reader|plugged my reader in|came out whole|comes out whole|hub makers|two hub makers|two makers|ring kit|sensor kit|kit|makers were fitted|new tyre place|tyre place|tyre shop|tyre people|brake place|new customer|new van|new car|new owner|new to us|new guy|new lad|another garage|another shop|second opinion|two weeks|two days|two months|two years|two of|two wheels|two codes|another code|new code|new fault|second time|third time|second fault|service light|work van|works van|job card|job number|used to it|another day|another customer|new year|change the oil|two axle|second axle|third axle|second gear|third gear|second hand|second or|two lamps|two lights|as good as new|like new|dead sure|same price|dead easy',
+    'to clean|to clean it|to clean the|clean it|ring me|ring him|ring us|ring her|ring them|ring back|to ring|ill ring|give me a ring|ring when|ring if|please ring|ring you|plug it in|plugged in my|plugged in the reader|plug in my|plug in hybrid|plug my reader|plugged my reader in|came out whole|comes out whole|hub makers|two hub makers|two makers|ring kit|sensor kit|kit|makers were fitted|new tyre place|tyre place|tyre shop|tyre people|brake place|new customer|new van|new car|new owner|new to us|new guy|new lad|another garage|another shop|second opinion|two weeks|two days|two months|two years|two of|two wheels|two codes|another code|new code|new fault|second time|third time|second fault|service light|work van|works van|job card|job number|used to it|another day|another customer|new year|change the oil|two axle|second axle|third axle|second gear|third gear|second hand|second or|two lamps|two lights|as good as new|like new|dead sure|same price|dead easy',
     { is: 'nothingSaid' },
   ],
 ];

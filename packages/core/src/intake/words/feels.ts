@@ -15,7 +15,7 @@ export const FEELS: readonly ItemLine[] = [
     { is: 'spun' },
   ],
   [
-    'moves|shakes|shake|move|shaking|shaky|clunks|knocks|clonks|knocking|clunking|gives|wobbly',
+    'moves|shakes|shake|move|shaking|shaky|clunks|knocks|clonks|knocking|clunking|wobbly|waggle|waggled|be moved',
     { is: 'moves' },
   ],
   [
@@ -44,7 +44,7 @@ export const FEELS: readonly ItemLine[] = [
     { is: 'amount', amount: 'clear' },
   ],
   [
-    'with speed|at speed|with road speed|as speed rises|with the speed|in spring|in the spring|last spring|this spring|since spring|playing up|plays up|play up|player|played up|play ball|at play|fair play|plays the|hum and haw|played|radio playing|rock up|rocked up|rough idea|roughly|rough price|rough guess|rough estimate|rough cost|road noise|bit of a|noise on the line|wind noise|small print|drum and bass|grind to a halt|big enough|bad luck|bad line|little one|little van|small van|small car|little car|big van|not bad|move on|move it|moved on|moves off|moving off|heavy vehicle|rough road|rough roads|rough ground',
+    'road speed|the road speed|with speed|at speed|with road speed|as speed rises|with the speed|in spring|in the spring|last spring|this spring|since spring|playing up|plays up|play up|player|played up|play ball|at play|fair play|plays the|hum and haw|played|radio playing|rock up|rocked up|rough idea|roughly|rough price|rough guess|rough estimate|rough cost|road noise|bit of a|noise on the line|wind noise|small print|drum and bass|grind to a halt|big enough|bad luck|bad line|little one|little van|small van|small car|little car|big van|not bad|move on|move it|moved on|moves off|moving off|heavy vehicle|rough road|rough roads|rough ground',
     { is: 'nothingSaid' },
   ],
 ];

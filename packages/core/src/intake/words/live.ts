@@ -23,7 +23,7 @@ const back = (ends: string): string =>
 /** What a live graph shows, and what a meter says in words. */
 export const LIVE: readonly ItemLine[] = [
   [
-    'no signal|no reading|reads nothing|reading nothing|stays at zero|stuck at zero|reads zero|shows zero|shows nothing|showing nothing|reads 0|shows 0|no speed|flat line|flatlines|flatlined|not reading|no reading live|no live speed|no speed reading|dead|at zero|zero speed|no speed signal|no live reading|gives nothing|doesnt register|not registering|no output|zero on live data|doesnt read|does not read|no speed on live data|is zero|showing zero|no speed on that wheel|no wheel speed|sits at zero|flat at zero|shows no speed|stays flat|flat|missing on live data',
+    'no pulses|no pulse|sends nothing|sends no signal|gives no signal|gives no reading|no signal|no reading|reads nothing|reading nothing|stays at zero|stuck at zero|reads zero|shows zero|shows nothing|showing nothing|reads 0|shows 0|no speed|flat line|flatlines|flatlined|not reading|no reading live|no live speed|no speed reading|dead|at zero|zero speed|no speed signal|no live reading|gives nothing|doesnt register|not registering|no output|zero on live data|doesnt read|does not read|no speed on live data|is zero|showing zero|no speed on that wheel|no wheel speed|sits at zero|flat at zero|shows no speed|stays flat|flat|missing on live data',
     { is: 'live', pattern: 'no-signal' },
   ],
   [

@@ -35,7 +35,7 @@ export const THINGS: readonly ItemLine[] = [
     'connector-repaired',
   ),
   thing(
-    'hub|hubs|hub assembly|bearing|bearings|wheel bearing|wheel bearings|hub bearing|wheel hub|hub and bearing|bearing and hub|hub unit|wheel bearing kit|used hub',
+    'hub|hubs|hub assembly|bearing|bearings|wheel bearing|wheel bearings|hub bearing|wheel hub|hub and bearing|bearing and hub|hub unit|wheel bearing kit',
     'hub',
     'hub-replaced',
   ),
