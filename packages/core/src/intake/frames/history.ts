@@ -53,7 +53,7 @@ const goesOn = (clauses: readonly Clause[], k: number): boolean => {
 
 /** A clause that says nothing but when: "pads all round, 3 weeks ago". */
 const timeAlone = (clause: Clause, next: Unit | undefined): { days: number } | null => {
-  const time = next && next.items.length === 0 ? timeOf(clause, next) : null;
+  const time = next?.items.length === 0 ? timeOf(clause, next) : null;
   return time && next && time.to - time.from >= next.to - next.from - 1 ? time : null;
 };
 
