@@ -168,6 +168,22 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   for (const item of items) if (UNDERSTOOD.has(item.meaning.is)) source.take(item.from, item.to);
   for (const { from, to } of correctionsIn(tokens)) source.take(from, to);
   for (const unit of units) if (has(unit, 'lasted')) source.take(unit.from, unit.to);
+  const doubtChips: Chip[] = doubts.flatMap(({ words }): Chip[] => {
+    const start = text.indexOf(words);
+    if (start < 0) return [];
+    source.takeRange(start, start + words.length);
+    return [
+      {
+        kind: 'check',
+        label: `${words}: not sure`,
+        words,
+        start,
+        end: start + words.length,
+        note: 'asked',
+        asked: true,
+      },
+    ];
+  });
   const leftChips = leftOverChips(source, text);
 
   const plainChips: Chip[] = items.flatMap(({ meaning, from, to }): Chip[] => {
@@ -195,6 +211,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     ...facts.chips,
     ...plainChips,
     ...tyreChips,
+    ...doubtChips,
     ...leftChips,
   ].sort((a, b) => a.start - b.start);
   return {

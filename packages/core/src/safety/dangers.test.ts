@@ -9,6 +9,18 @@ const docket = (checks: Check[], symptoms: Docket['symptoms'] = []): Docket => (
   symptoms,
 });
 
+describe('a hot wheel', () => {
+  test('a wheel that is hot or smokes forbids driving, and is no matter of fluid', () => {
+    const dangers = dangersOf({ format: 'hardy-spoke/docket', version: 1, symptoms: ['wheel.hot'] });
+    expect(dangers.stop).toBe(true);
+    expect(dangers.brakes).toMatchObject({ hot: true, fluid: null });
+    expect(
+      dangersOf({ format: 'hardy-spoke/docket', version: 1, symptoms: [{ is: 'wheel.hot', cured: 'yes' }] })
+        .stop,
+    ).toBe(false);
+  });
+});
+
 describe('what forbids driving', () => {
   test.each<[string, Docket, boolean]>([
     ['clear play', docket([{ check: 'bearing.play', wheelEnd: 'A1L', result: 'clear' }]), true],

@@ -186,3 +186,16 @@ describe('numbers typed into the facts', () => {
     expect('problem' in read ? read.problem : '').toMatch(message);
   });
 });
+
+test('an answer to a doubt becomes a fact and the doubt is gone', () => {
+  const docket = {
+    format: 'hardy-spoke/docket',
+    version: 1,
+    doubts: [{ about: 'play', words: 'might wobble' }],
+  } as const;
+  const said = { check: { check: 'bearing.play', result: 'clear', wheelEnd: 'A2L' } };
+  expect(
+    answerQuestion({ ...docket, doubts: [...docket.doubts] }, 'doubt:0', JSON.stringify(said), null),
+  ).toMatchObject({ checks: [said.check], doubts: [] });
+  expect(answerQuestion({ ...docket, doubts: [...docket.doubts] }, 'doubt:0', '{}', null).doubts).toEqual([]);
+});
