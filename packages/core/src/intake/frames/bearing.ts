@@ -97,7 +97,13 @@ export const noiseFrame: Frame = (clause) => {
       continue;
     topic.measure = 'noise';
     const at = { from: item.from, to: item.to, unit, note: null };
-    if (isGone(unit) || goneAfter(clause))
+    // "no growling now, it growled last week"
+    const before =
+      saysWord(clause, /^(last|yesterday|before|earlier)$/) &&
+      clause.sentence.some(
+        (other) => other !== unit && all(other, 'noise').some((n) => deniedAt(other, n.from)),
+      );
+    if (before || isGone(unit) || goneAfter(clause))
       return [{ ...at, is: 'complaint', symptom: { is: 'noise.wheel', cured: 'yes' } }];
     if (deniedAt(unit, item.from) || all(unit, 'nothing').some((n) => n.from >= item.to))
       return [{ ...at, is: 'check', check: { check: 'bearing.noise', result: 'none' } }];

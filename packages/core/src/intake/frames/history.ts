@@ -113,7 +113,7 @@ const toldIn = (clause: Clause, clauses: readonly Clause[], k: number): Told[] =
       .filter((deed) => deed.meaning.deed === 'renewed' || REPAIRED.has(event))
       .sort((a, b) => near(a) - near(b))[0];
     // "new tyre place", "hub makers": the thing is another word's.
-    if (/^(maker|makers|kit|kits|price|number|box|supplier)$/.test(tokens[item.to]?.norm ?? '')) continue;
+    if (/^(maker|makers|price|number|box|supplier)$/.test(tokens[item.to]?.norm ?? '')) continue;
     const time = timeOf(clause, unit);
     const renewed = fresh.find((deed) => near(deed) <= 4 && (deed.to <= item.from || time !== null));
     // "after the new sender", "since the hub": what is told of it says that it was done.
@@ -201,7 +201,12 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | 'back
   if (!clause) return null;
   // "works again since the sender was changed", "the growl has gone since": the deed cured it.
   const before = clauses[k - 1]?.unit;
-  if (clause.unit.opener === 'since' && before && (isGone(before) || has(before, 'cured'))) return 'yes';
+  const off =
+    before !== undefined &&
+    (has(before, 'lampName') || all(before, 'thing').some((item) => item.meaning.thing === 'lamp')) &&
+    tokensOf(clause, before).some((token) => /^(off|out)$/.test(token.norm));
+  if (clause.unit.opener === 'since' && before && (off || isGone(before) || has(before, 'cured')))
+    return 'yes';
   const units = aftermath(clauses, k);
   for (const unit of units) {
     const said = first(unit, 'cured');

@@ -80,7 +80,9 @@ export const lampsOf = (clauses: readonly Clause[]): Heard[] => {
       has(unit, 'byItself') ||
       (next !== undefined && has(next, 'byItself') && (goneAfter(clause) || next.items.length <= 2));
     const stays = staysOn(unit);
-    const gone = (isGone(unit) || goneAfter(clause)) && !(stays && !isGone(unit));
+    // "The lamp has been off since the hub was done": gone, and what cured it.
+    const offSince = lamp !== null && clauses[k + 1]?.unit.opener === 'since' && saysOffAt(clause, lamp.to);
+    const gone = offSince || ((isGone(unit) || goneAfter(clause)) && !(stays && !isGone(unit)));
     const off = lamp !== null && saysOffAt(clause, lamp.to) && !gone;
     const isLit = lamp ?? litAt(tokens, unit);
     const chains = unit.opener === 'and' || unit.opener === 'comma' || unit.opener === 'colon';

@@ -9,6 +9,7 @@ import {
   lookAt,
   LOOKED,
   nearestThing,
+  saysWord,
   spanOf,
   type Clause,
   type Frame,
@@ -34,6 +35,10 @@ const lookedThing = (
   if (topic.looked && of[topic.looked]) return { thing: topic.looked, said: null };
   return alone ? { thing: alone, said: null } : null;
 };
+
+/** A sensor that broke on its way out is snapped, in whatever phrase. */
+const BROKE = /^(broke|broken|snapped|sheared|split|in|came)$/;
+const DRAWN = /^(coming|pulled|pulling|drawn|drawing|drew|removal|removing|removed|bore|knuckle)$/;
 
 const SOUND: Look['of'] = {
   ring: 'sound',
@@ -62,7 +67,9 @@ export const lookFrame: Frame = (clause) => {
     if (item.meaning.loose && loosePlay) continue;
     const found = lookedThing(clause, item, item.meaning.look.of, item.meaning.look.alone);
     if (!found) continue;
-    const result = item.meaning.look.of[found.thing] ?? null;
+    const drawn =
+      found.thing === 'sensor' && BROKE.test(clause.tokens[item.from]?.norm ?? '') && saysWord(clause, DRAWN);
+    const result = drawn ? 'snapped' : (item.meaning.look.of[found.thing] ?? null);
     if (result === null) continue;
     const denied =
       deniedAt(unit, Math.min(item.from, found.said?.from ?? item.from)) || deniedAt(unit, item.from);

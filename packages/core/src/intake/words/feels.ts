@@ -40,7 +40,7 @@ export const FEELS: readonly ItemLine[] = [
     { is: 'amount', amount: 'slight' },
   ],
   [
-    'clear|lots of|plenty of|loads of|obvious|heavy|massive|a lot of|big|bad|terrible|excessive|considerable|definite|huge|really|too much|serious|proper|a fair bit of|masses of|tons of',
+    'clear|plenty|lots|loads|heaps|lots of|plenty of|loads of|obvious|heavy|massive|a lot of|big|bad|terrible|excessive|considerable|definite|huge|really|too much|serious|proper|a fair bit of|masses of|tons of',
     { is: 'amount', amount: 'clear' },
   ],
   [

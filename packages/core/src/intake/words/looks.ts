@@ -18,7 +18,7 @@ export const LOOKS: readonly ItemLine[] = [
       lead: 'lead-damaged',
     },
   ),
-  look('broken|smashed|crushed|destroyed|bust|busted|damaged|bent|knocked off|mangled', {
+  look('broke|broken|broke in two|smashed|crushed|destroyed|bust|busted|damaged|bent|knocked off|mangled', {
     ring: 'cracked',
     teeth: 'missing-teeth',
     sensor: 'broken',

@@ -9,7 +9,7 @@ const thing = (names: string, what: Thing, event?: EventName): ItemLine => [
 /** Parts and other things people name, and the event it is when they are renewed. */
 export const THINGS: readonly ItemLine[] = [
   thing(
-    'ring|rings|tone ring|tone rings|abs ring|abs rings|reluctor|reluctors|reluctor ring|reluctor rings|toothed ring|exciter ring|pulse ring|toothed wheel|sensor ring|trigger ring',
+    'ring|rings|ring kit|tone ring|tone rings|abs ring|abs rings|reluctor|reluctors|reluctor ring|reluctor rings|toothed ring|exciter ring|pulse ring|toothed wheel|sensor ring|trigger ring',
     'ring',
     'ring-replaced',
   ),

@@ -25,9 +25,11 @@ test.each([
   ['open', 0.95],
   ['sealed', 0.95],
   ['later', 0.92],
+  ['last', 0.95],
+  ['final', 0.9],
 ] as const)('of the %s sentences at least %d are read right', (name, share) => {
   const sentences = parseSentences(readFileSync(join(__dirname, 'sentences', `${name}.txt`), 'utf8'));
-  expect(sentences.length).toBeGreaterThanOrEqual(100);
+  expect(sentences.length).toBeGreaterThanOrEqual(60);
   const heard = sentences.map((sentence) => hear(sentence, contextFor(sentence.context, catalogue)));
   const wrong = heard.filter((h) => !isRight(h)).map((h) => [h.sentence.words, h.missing, h.extra]);
   expect(wrong.length / heard.length <= 1 - share ? [] : wrong).toEqual([]);
