@@ -90,6 +90,27 @@ describe('hardy', () => {
     await expect(run(['compare', lost], NOW)).rejects.toThrow(/wheelEnd.*not known/);
   });
 
+  test('intake knows the vehicles of the catalogue', async () => {
+    const notes = file('vehicle.txt', 'merrowby minibus built 03/2018, abs light');
+    expect(await run(['intake', notes], NOW)).toMatchObject({
+      vehicle: { catalogueId: 'mer-shoal-17', buildDate: '2018-03' },
+    });
+  });
+
+  test('intake hears several wheels, each with its own finding', async () => {
+    const notes = file(
+      'wheels.txt',
+      'play at the rear right, none at the rear left. abs lamp went out by itself',
+    );
+    expect(await run(['intake', notes, '--axles', '2'], NOW)).toMatchObject({
+      checks: [
+        { check: 'bearing.play', result: 'clear', wheelEnd: 'A2R' },
+        { check: 'bearing.play', result: 'none', wheelEnd: 'A2L' },
+        { check: 'lamps', result: 'out-by-itself' },
+      ],
+    });
+  });
+
   test('intake with its options', async () => {
     const notes = file('notes.txt', "driver's front, abs light");
     expect(await run(['intake', notes], NOW)).toMatchObject({

@@ -23,10 +23,10 @@ import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { join } from 'node:path';
 import { readSource } from './readSource.ts';
-import { dictionaryFromFolder, hasVehicle, sliceFromFolder } from './sliceFromFolder.ts';
+import { dictionaryFromFolder, hasVehicle, sliceFromFolder, vehiclesFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N]';
+  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -159,6 +159,7 @@ export const run = async (
     steeringSide: side(values.steering, '--steering'),
     trafficSide: side(values.traffic, '--traffic'),
     axles: values.axles === undefined ? null : parse(Axles, values.axles, '--axles'),
+    vehicles: await vehiclesFromFolder(values.catalogue ?? DEMO_CATALOGUE),
   };
   return readIntake(await readSource(file), context);
 };

@@ -9,6 +9,7 @@ import {
   VEHICLES,
   type CatalogueSlice,
   type CatalogueTable,
+  type CatalogueVehicle,
   type DictionaryEntry,
 } from '@hardy/core';
 import Papa from 'papaparse';
@@ -56,6 +57,9 @@ export const sliceFromFolder = async (folder: string, vehicleId: string): Promis
     ),
   };
 };
+
+/** The vehicles of a catalogue folder, by whose names words are read. */
+export const vehiclesFromFolder = (folder: string): Promise<CatalogueVehicle[]> => rows(folder, VEHICLES);
 
 /** Whether a catalogue folder has a vehicle. */
 export const hasVehicle = async (folder: string, vehicleId: string): Promise<boolean> =>
