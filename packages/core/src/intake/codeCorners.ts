@@ -4,31 +4,25 @@ import type { LocatedPosition } from '../positions/locatedPosition.ts';
 import type { CodeLine } from './readCodeLines.ts';
 import type { Unit } from './unit.ts';
 
-/** Codes with the corner said right beside them, and without those that were taken back. */
+/**
+ * Codes with the corner said right beside them, and without those that were taken back.
+ *
+ * @param unitOf the clause of each token
+ * @param indexAt the token at a character position
+ */
 export const cornersOfCodes = (
   lines: readonly CodeLine[],
   positions: readonly LocatedPosition[],
   tokens: readonly Token[],
-  units: readonly Unit[],
+  unitOf: ReadonlyMap<number, Unit>,
+  indexAt: (position: number) => number,
 ): CodeLine[] => {
-  const tokenAt = (start: number): number => {
-    let low = 0;
-    let high = tokens.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((tokens[middle]?.end ?? 0) <= start) low = middle + 1;
-      else high = middle;
-    }
-    return low;
-  };
   const spoken = lines.map((line) => {
-    const from = tokenAt(line.chip.start);
+    const from = indexAt(line.chip.start);
     return { line, from, to: from + 1 };
   });
   const struck = struckBy(correctionsIn(tokens), spoken);
   const kept = spoken.filter((_, i) => !struck.has(i));
-  const unitOf = new Map<number, Unit>();
-  for (const unit of units) for (let i = unit.from; i < unit.to; i++) unitOf.set(i, unit);
   const perUnit = new Map<Unit | undefined, number>();
   for (const { from } of kept) perUnit.set(unitOf.get(from), (perUnit.get(unitOf.get(from)) ?? 0) + 1);
   let p = 0;

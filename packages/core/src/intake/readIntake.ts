@@ -118,18 +118,9 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   );
   const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
-  const unitStarts = units.map((unit) => tokens[unit.from]?.start ?? 0);
-  const unitAt = (start: number): Unit | null => {
-    let low = 0;
-    let high = units.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((unitStarts[middle] ?? 0) <= start) low = middle + 1;
-      else high = middle;
-    }
-    const unit = units[low - 1];
-    return unit && (tokens[unit.to - 1]?.end ?? 0) > start ? unit : null;
-  };
+  const unitOf = new Map<number, Unit>();
+  for (const unit of units) for (let i = unit.from; i < unit.to; i++) unitOf.set(i, unit);
+  const unitAt = (start: number): Unit | null => unitOf.get(source.indexAt(start)) ?? null;
   const { tyres, placed: tyresPlaced } = placeTyres(
     tyresFound,
     unitAt,
@@ -150,7 +141,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const felt = units.filter((unit) => has(unit, 'play', 'noise', 'rocking', 'moves'));
   const compared = new Set([...ofTyres, ...startsOf(felt.flatMap(({ group }) => group ?? []))]);
   const positions = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
-  const codes = cornersOfCodes(codeLines, found, tokens, units);
+  const codes = cornersOfCodes(codeLines, found, tokens, unitOf, (position) => source.indexAt(position));
   const { wants, reader, codesCleared } = plainItems(units, tokens);
   const doubts = dangerDoubts(units, heard, tokens, text);
   const asks = [

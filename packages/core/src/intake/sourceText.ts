@@ -9,6 +9,8 @@ export interface SourceText {
   /** Marks the tokens that touch a character range as understood. */
   takeRange(start: number, end: number): void;
   taken(index: number): boolean;
+  /** The first token that ends after a character position. */
+  indexAt(position: number): number;
   /** The words between two tokens as written. */
   words(from: number, to: number): string;
 }
@@ -34,6 +36,7 @@ export const sourceText = (text: string): SourceText => {
       for (let i = firstEndingAfter(start); i < tokens.length && (tokens[i]?.start ?? end) < end; i++)
         used[i] = 1;
     },
+    indexAt: firstEndingAfter,
     taken: (index) => used[index] === 1,
     words: (from, to) => text.slice(tokens[from]?.start ?? 0, tokens[to - 1]?.end ?? 0),
   };
