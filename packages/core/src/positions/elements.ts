@@ -45,6 +45,8 @@ const leftBehind = (tokens: readonly Token[], i: number): boolean => {
   const before = norm(tokens, i - 1);
   const after = norm(tokens, i + 1);
   if (isPlace(tokens, i + 1) || isPlace(tokens, i - 1)) return false;
+  // "axle one left": a number, not what is left of it.
+  if (norm(tokens, i - 2) === 'axle') return false;
   if (after === 'the') return !/^(the|on|at|to|side)$/.test(before) && !isPlace(tokens, i + 2);
   // "left on the front axle", "left at the rear": a side with its axle behind it.
   if (/^(on|at|with|of)$/.test(after) && [2, 3].some((k) => isPlace(tokens, i + k))) return false;

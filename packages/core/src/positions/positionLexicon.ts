@@ -46,7 +46,10 @@ const numberedAxles: LexiconLine<Element>[] = [0, 1, 2, 3, 4, 5].flatMap((i) => 
 const LINES: readonly LexiconLine<Element>[] = [
   ['front|frnt|frt|foremost|leading axle|steer axle|steering axle', axle('front')],
   ['fronts', axle('front', { plural: true })],
-  ['front wheels|front sensors|front hubs|front brakes|front end', axle('front', { plural: true })],
+  [
+    'front wheels|front ones|front sensors|front hubs|front brakes|front end',
+    axle('front', { plural: true }),
+  ],
   ['rear|rearmost|hind|hindmost|last axle|trailing axle|rear axle|back axle|rearmost axle', axle('rear')],
   ['rears', axle('rear', { plural: true })],
   ['two fronts|front two|front pair|pair of fronts|two front', axle('front', { plural: true })],
@@ -54,7 +57,10 @@ const LINES: readonly LexiconLine<Element>[] = [
     'two rears|rear two|back two|rear pair|back pair|pair of rears|two rear|two back',
     axle('rear', { plural: true }),
   ],
-  ['rear wheels|rear sensors|rear hubs|back wheels|back ones|rear brakes', axle('rear', { plural: true })],
+  [
+    'rear wheels|rear sensors|rear hubs|back wheels|back ones|rear ones|rear brakes',
+    axle('rear', { plural: true }),
+  ],
   ['back', axle('rear', { weak: true })],
   ['middle axle|mid axle|centre axle|center axle|middle', axle('middle')],
   ...numberedAxles,

@@ -106,7 +106,9 @@ export const readPositions = (
   };
   const placed = phrases.map((phrase, i): LocatedPosition => {
     const role: Role = links[i] === 'not' ? 'denied' : roleOf(tokens, phrases, i, joined);
-    const link = links[i] ?? null;
+    const last = phrases[i - 1];
+    const excepted = last?.all === true && takesOut(between(tokens, last, phrase));
+    const link = links[i] ?? (excepted ? 'and' : null);
     const place = placePhrase(phrase, frameFor(sentences, framesIn, phrase), context);
     const following = phrases[i + 1];
     const out =
@@ -127,7 +129,7 @@ export const readPositions = (
   });
   const related = withRelated(
     placed,
-    relationsIn(tokens, phrases),
+    relationsIn(tokens, phrases, frames),
     context,
     locate,
     (token) => sentences[token] ?? 0,

@@ -39,9 +39,15 @@ export interface RelatedPlace extends Span {
 const BETWEEN = /^(from|of|to|the|it|that|this|one|wheel|side|is|a)$/;
 
 /** Finds places told by another place: `diagonal from the front right`, `the opposite side`, `the one behind it`. */
-export const relationsIn = (tokens: readonly Token[], phrases: readonly Phrase[]): RelatedPlace[] => {
+export const relationsIn = (
+  tokens: readonly Token[],
+  phrases: readonly Phrase[],
+  taken: readonly Span[] = [],
+): RelatedPlace[] => {
   const starts = new Map(phrases.map((phrase, i) => [phrase.from, i]));
-  const inside = new Set(phrases.flatMap((p) => Array.from({ length: p.to - p.from }, (_, k) => p.from + k)));
+  const inside = new Set(
+    [...phrases, ...taken].flatMap((p) => Array.from({ length: p.to - p.from }, (_, k) => p.from + k)),
+  );
   const out: RelatedPlace[] = [];
   for (let i = 0; i < tokens.length;) {
     const hit = inside.has(i) ? null : RELATIONS.at(tokens, i);

@@ -7,7 +7,7 @@ export type Role = 'corner' | 'past' | 'denied';
 /** Words before a phrase that deny it. */
 const DENY_BEFORE = lexicon<'deny' | 'pass'>([
   [
-    'not|isnt|wasnt|aint|rather than|instead of|never|cant be|cannot be|arent|nothing wrong with|nothing wrong at|no fault at|no fault on|not on|not at|wont be|ruled out',
+    'anything but|everything but|not|isnt|wasnt|aint|rather than|instead of|never|cant be|cannot be|arent|nothing wrong with|nothing wrong at|no fault at|no fault on|not on|not at|wont be|ruled out',
     'deny',
   ],
   ['not sure|not certain|not only|not just|dont know|not cured|not fixed|not working|not reading', 'pass'],
@@ -36,6 +36,9 @@ const RETURNED = lexicon<true>([
     true,
   ],
 ]);
+
+/** "Had the front left done": the deed behind the place. */
+const DONE = /^(done|replaced|changed|fitted|renewed|fixed|repaired)$/;
 
 /** Words through which a denial reaches the place behind it. */
 const DENIED_THROUGH = new Set([
@@ -124,7 +127,8 @@ export const roleOf = (
   );
   if (DENY_AFTER.all(after.filter((t) => !/^(one|wheel|sensor|side|speed|the)$/.test(t.norm))).length > 0)
     return 'denied';
-  if (PAST.all(tokens.slice(clause.from, clause.to)).length > 0) return 'past';
+  const had = before.some(({ norm }) => norm === 'had') && after.some(({ norm }) => DONE.test(norm));
+  if (had || PAST.all(tokens.slice(clause.from, clause.to)).length > 0) return 'past';
   return 'corner';
 };
 
