@@ -1,5 +1,5 @@
-import type { Check } from '../vocabulary/check.ts';
-import type { DocketSymptom, HistoryEvent } from '../vocabulary/docket.ts';
+import { Check } from '../vocabulary/check.ts';
+import { HistoryEvent, type DocketSymptom } from '../vocabulary/docket.ts';
 import { EVENT_IN_WORDS, SYMPTOM_IN_WORDS } from '../vocabulary/inWords.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { Token } from '../text/tokens.ts';
@@ -108,6 +108,14 @@ const withoutSoundTwins = (checks: readonly Check[]): Check[] => {
   );
 };
 
+/** Why a fact cannot stand on a docket, or null. */
+const refusedBecause = ({ check, event }: Heard): string | null => {
+  const read = check ? Check.safeParse(check) : event ? HistoryEvent.safeParse(event) : null;
+  if (!read || read.success) return null;
+  const [issue] = read.error.issues;
+  return issue ? `${issue.path.join('.')}: ${issue.message}` : 'not a figure that can be kept';
+};
+
 /** Gives every fact its wheels and makes checks, complaints, history and chips of them. */
 export const placeFacts = (
   heard: readonly Heard[],
@@ -151,6 +159,13 @@ export const placeFacts = (
       end: tokens[fact.unit.to - 1]?.end ?? end,
     };
     const base = { words, start, end, note: fact.note, clause };
+
+    // A figure no docket takes is not lost: it stays in the words, with the reason.
+    const refusal = refusedBecause(fact);
+    if (refusal !== null) {
+      chips.push({ kind: 'left-over', label: words, words, start, end, note: refusal, clause });
+      continue;
+    }
 
     if (fact.is === 'complaint' && fact.symptom) {
       const symptom = fact.symptom;

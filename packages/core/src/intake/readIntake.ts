@@ -235,7 +235,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     ...(caller.name || caller.phone ? { customer: caller } : {}),
     ...(asks.length > 0 ? { asks } : {}),
     ...(doubts.length > 0 ? { doubts } : {}),
-    leftOver: leftChips.map(({ words }) => words),
+    leftOver: chips.filter(({ kind }) => kind === 'left-over').map(({ words }) => words),
     chips,
     notes: [
       ...(cut ? [`only the first ${MOST_WORDS} words outside the code lists were read as notes`] : []),
