@@ -11,7 +11,9 @@ const shoot = async (page: Page, name: string, fullPage = false) => {
 
 test('pictures of the main views', async ({ page }) => {
   await page.goto('/');
-  await page.keyboard.type('merrowby 2018 minibus, abs light, C0A31-13 front left, squeaky mat');
+  await page.keyboard.type(
+    'merrowby 2018 minibus, abs light, C0A31-13, front left: plug green, no play, squeaky mat',
+  );
   await expect(page.getByRole('list', { name: 'How this was read' })).toContainText('front left');
   await shoot(page, 'counter');
   await openDocket(page, 'Merrowby Mercy');
