@@ -212,9 +212,7 @@ export const placeFacts = (
     }
     if (!fact.check) continue;
     const { check } = fact;
-    const whole =
-      (WHOLE.has(check.check) && !(check.check === 'clear-and-drive' && false)) ||
-      (check.check === 'brake.fluid' && !fact.unit.group);
+    const whole = WHOLE.has(check.check) || (check.check === 'brake.fluid' && !fact.unit.group);
     const swapped = check.check === 'swap' ? swappedWheels(fact.unit, units) : null;
     const found = whole
       ? NOWHERE

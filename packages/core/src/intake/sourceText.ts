@@ -41,15 +41,3 @@ export const sourceText = (text: string): SourceText => {
     words: (from, to) => text.slice(tokens[from]?.start ?? 0, tokens[to - 1]?.end ?? 0),
   };
 };
-
-/** Token ranges of clauses: between stops, semicolons and line ends. Commas do not end one here. */
-export const clausesOf = (tokens: readonly Token[]): Array<{ from: number; to: number }> => {
-  const out: Array<{ from: number; to: number }> = [];
-  let from = 0;
-  for (let i = 0; i <= tokens.length; i++)
-    if (i === tokens.length || /^[.;!?\n]$/.test(tokens[i]?.norm ?? '')) {
-      if (i > from) out.push({ from, to: i });
-      from = i + 1;
-    }
-  return out;
-};

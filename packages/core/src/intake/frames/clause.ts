@@ -1,7 +1,7 @@
 import type { Token } from '../../text/tokens.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { DocketSymptom, HistoryEvent } from '../../vocabulary/docket.ts';
-import type { NumberAt, Said, Unit } from '../unit.ts';
+import type { Said, Unit } from '../unit.ts';
 import type { Item, Looked, Thing } from '../words/item.ts';
 
 /** What was last spoken of in the sentence, for the clause that leaves it out: `ring fine front right, cracked front left`. */
@@ -120,6 +120,3 @@ export const saysWord = ({ unit, tokens }: Clause, words: RegExp): boolean => {
   for (let i = unit.from; i < unit.to; i++) if (words.test(tokens[i]?.norm ?? '')) return true;
   return false;
 };
-
-export const bare = (numbers: readonly NumberAt[]): NumberAt[] =>
-  numbers.filter((number) => number.measure === 'bare');

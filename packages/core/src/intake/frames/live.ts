@@ -1,7 +1,6 @@
 import type { NumberAt } from '../unit.ts';
 import {
   all,
-  bare,
   check,
   deniedAt,
   first,
@@ -116,9 +115,8 @@ export const liveFrame: Frame = (clause) => {
         topic.measure === 'live' ||
         /four|same on|speeds/.test(words(clause, item));
       if (!live || has(unit, 'rest') || excluding) continue;
-      const whole = !unit.group;
       topic.measure = 'live';
-      heard.push(check(clause, item, { check: 'live', pattern: 'normal', ...(whole ? {} : {}) }));
+      heard.push(check(clause, item, { check: 'live', pattern: 'normal' }));
       break;
     }
     if (deniedAt(unit, item.from)) {
@@ -250,5 +248,3 @@ export const speedList = (clauses: readonly Clause[]): Heard[] => {
     }),
   );
 };
-
-export const isPlain = (clause: Clause): boolean => bare(clause.unit.numbers).length > 0;
