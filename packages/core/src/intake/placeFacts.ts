@@ -132,15 +132,18 @@ export const placeFacts = (
   const asks: Ask[] = [];
   const placed: PlacedFact[] = [];
   const times = new Map<string, number>();
-  const known = new Set<string>();
+  const known = new Map<string, unknown>();
   /** The fact each chip stands for, so that its place on the docket is known in the end. */
   const factOf = new Map<Chip, Check | HistoryEvent | DocketSymptom>();
 
-  const add = <T>(list: T[], fact: T): void => {
+  /** Puts a fact on a list, or finds the same one there: what is said twice is one fact. */
+  const add = <T>(list: T[], fact: T): T => {
     const written = JSON.stringify(fact);
-    if (known.has(written)) return;
-    known.add(written);
+    const before = known.get(written) as T | undefined;
+    if (before !== undefined) return before;
+    known.set(written, fact);
     list.push(fact);
+    return fact;
   };
   const show = (chip: Chip, fact: Check | HistoryEvent | DocketSymptom | undefined): void => {
     chips.push(chip);
@@ -170,8 +173,10 @@ export const placeFacts = (
     if (fact.is === 'complaint' && fact.symptom) {
       const symptom = fact.symptom;
       const twin = symptoms.findIndex((other) => symptomOf(other) === symptomOf(symptom));
-      if (twin >= 0) continue;
-      add(symptoms, symptom);
+      // The last word wins: a lamp that was on and is gone now is gone.
+      if (twin >= 0 && JSON.stringify(symptoms[twin]) === JSON.stringify(symptom)) continue;
+      if (twin >= 0) symptoms.splice(twin, 1);
+      symptoms.push(symptom);
       placed.push({ heard: fact, place: NOWHERE });
       const cured = typeof symptom === 'object' && symptom.cured === 'yes';
       show(
@@ -193,7 +198,9 @@ export const placeFacts = (
       const all = found.group?.places.some((place) => place.all) ?? false;
       const moved = key in moves;
       const ends = moved ? (moves[key] ? [moves[key]] : []) : all ? [] : found.wheelEnds;
-      for (const wheelEnd of ends.length > 0 ? ends : [null]) add(history, { ...event, wheelEnd });
+      const [told] = (ends.length > 0 ? ends : [null]).map((wheelEnd) =>
+        add(history, { ...event, wheelEnd }),
+      );
       placed.push({ heard: fact, place: found });
       show(
         {
@@ -206,7 +213,7 @@ export const placeFacts = (
           key: whole ? null : key,
           moved,
         },
-        history.at(-1),
+        told,
       );
       continue;
     }
@@ -229,7 +236,7 @@ export const placeFacts = (
     const ends = moved ? (moves[key] ? [moves[key]] : []) : found.wheelEnds;
     const lesser = 'result' in check ? WITHIN[check.result] : undefined;
     const said = ends.length > 0 ? ends : [null];
-    for (const wheelEnd of said) {
+    const told = said.flatMap((wheelEnd) => {
       const covered =
         lesser !== undefined &&
         checks.some(
@@ -239,13 +246,13 @@ export const placeFacts = (
             other.result === lesser &&
             (other.wheelEnd ?? null) === wheelEnd,
         );
-      if (covered) continue;
-      add(checks, {
+      if (covered) return [];
+      return add(checks, {
         ...check,
         ...(wheelEnd === null ? {} : { wheelEnd }),
         ...(swapped?.other ? { with: swapped.other } : {}),
       });
-    }
+    });
     placed.push({ heard: fact, place: found });
     show(
       {
@@ -258,7 +265,7 @@ export const placeFacts = (
         key: whole ? null : key,
         moved,
       },
-      checks.at(-1),
+      told[0],
     );
     if (!moved && found.asked && !asks.some((ask) => ask.about === 'wheelEnd'))
       asks.push({ about: 'wheelEnd', words, ask: `\u201C${words}\u201D: at which wheel?` });

@@ -49,7 +49,6 @@ const UNDERSTOOD = new Set<Item['is']>([
   'not',
   'only',
   'gone',
-  'off',
   'byItself',
   'stays',
   'again',

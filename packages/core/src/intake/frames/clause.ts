@@ -38,7 +38,7 @@ export interface Clause {
   /** Said as a question or a guess: nothing in it is a finding. */
   readonly doubtful: boolean;
   readonly today: string;
-  /** Whether any lamp of the text was named and lit. */
+  /** Whether any lamp of the text is named: a bare "lamp" is then no other one. */
   readonly lampNamed: boolean;
 }
 

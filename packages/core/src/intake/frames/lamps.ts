@@ -18,7 +18,7 @@ import { goneAfter } from './felt.ts';
 
 /** What follows a lamp's name and makes it a part or a report, not a lamp. */
 const PART_BEHIND =
-  /^(sensor|sensors|ring|rings|pump|module|unit|controller|ecu|block|code|codes|plug|connector|fuse|relay|wiring|loom|lead|cable|pads|discs|fluid|pedal|pipe|hose|drum|shoes|caliper|work|job|kit|cleaner|disc|people|place|reader|scan|scanner|system only|bulb|lever|wheel|wheels|model|version|van|car|truck|pickup|lights are fine)$/;
+  /^(sensor|sensors|ring|rings|pump|module|unit|controller|ecu|block|code|codes|plug|connector|fuse|relay|wiring|loom|lead|cable|pads|discs|fluid|pedal|pipe|hose|drum|shoes|caliper|work|job|kit|cleaner|disc|people|place|reader|scan|scanner|bulb|lever|wheel|wheels|model|version|van|car|truck|pickup)$/;
 
 interface Named {
   readonly unit: Unit;
@@ -48,7 +48,7 @@ const namesIn = (clause: Clause): Named[] =>
 /** Whether a clause denies that a lamp is lit; "not available" is lit. */
 const deniesLamp = (unit: Unit, name: Named, lit: { from: number; to: number } | null): boolean => {
   const nots = all(unit, 'not').filter((item) => !(lit && item.from >= lit.from && item.to <= lit.to));
-  return nots.filter((item) => item.to <= Math.max(name.from, lit?.from ?? 0)).length % 2 === 1;
+  return nots.some((item) => item.to <= Math.max(name.from, lit?.from ?? 0));
 };
 
 const litAt = (tokens: readonly Token[], unit: Unit): { from: number; to: number } | null => {
@@ -197,5 +197,5 @@ const bareLamp = (
   return [check(clause, lamp, { check: 'lamps', result: 'on' })];
 };
 
-/** Whether a text names a lamp that is lit anywhere. */
+/** Whether a text names a lamp anywhere: the bare "lamp" of another sentence is then that one. */
 export const namesALamp = (units: readonly Unit[]): boolean => units.some((unit) => has(unit, 'lampName'));

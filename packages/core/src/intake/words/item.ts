@@ -56,7 +56,6 @@ export type Item =
   | { readonly is: 'only' }
   /** `verb`: denied it means the opposite, `never goes out`; `no longer` cannot be denied. */
   | { readonly is: 'gone'; readonly verb?: true }
-  | { readonly is: 'off' }
   | { readonly is: 'byItself' }
   | { readonly is: 'stays' }
   | { readonly is: 'again' }

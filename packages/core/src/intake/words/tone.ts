@@ -24,7 +24,6 @@ export const TONE: readonly ItemLine[] = [
     'gone|has gone|have gone|went|went away|goes away|go away|gone away|disappeared|disappears|stopped|stops|has stopped|went out|gone out|has gone out|goes out|go out|go off|gone off|went off|goes off|has gone off|that went|cleared up|is gone|has cleared|vanished|has disappeared|out now|off now|that has gone|thats gone|went quiet|is out again|is out now|is off again|have gone out|turned itself off|switched itself off|extinguished',
     { is: 'gone', verb: true },
   ],
-  ['off now|is off|are off', { is: 'off' }],
   [
     'by itself|on its own|by themselves|on their own|of its own accord|itself|all by itself|without doing anything|with nothing done|for no reason',
     { is: 'byItself' },
