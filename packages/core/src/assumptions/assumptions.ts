@@ -2,6 +2,7 @@ import { BadInput } from '../vocabulary/badInput.ts';
 import { CHECK_LIKELIHOODS } from './checkLikelihoods.ts';
 import { CODE_LIKELIHOODS } from './codeLikelihoods.ts';
 import { COSTS } from './costs.ts';
+import { HEARING } from './hearing.ts';
 import { HISTORY_FACTORS } from './historyFactors.ts';
 import type { Judgement, JudgementTable } from './judgement.ts';
 import { MEASURING } from './measuring.ts';
@@ -19,6 +20,7 @@ export const DEFAULT_ASSUMPTIONS: JudgementTable = {
   ...COSTS,
   ...OFFER_COSTS,
   ...MEASURING,
+  ...HEARING,
 };
 
 /** The assumptions in force: the defaults with a shop's or a docket's overrides. */

@@ -1,5 +1,4 @@
-import { correctionsIn, struckBy } from '../text/corrections.ts';
-import type { Token } from '../text/tokens.ts';
+import { struckBy, type Correction } from '../text/corrections.ts';
 import type { LocatedPosition } from '../positions/locatedPosition.ts';
 import type { CodeLine } from './readCodeLines.ts';
 import type { Unit } from './unit.ts';
@@ -13,7 +12,7 @@ import type { Unit } from './unit.ts';
 export const cornersOfCodes = (
   lines: readonly CodeLine[],
   positions: readonly LocatedPosition[],
-  tokens: readonly Token[],
+  corrections: readonly Correction[],
   unitOf: ReadonlyMap<number, Unit>,
   indexAt: (position: number) => number,
 ): CodeLine[] => {
@@ -21,7 +20,7 @@ export const cornersOfCodes = (
     const from = indexAt(line.chip.start);
     return { line, from, to: from + 1 };
   });
-  const struck = struckBy(correctionsIn(tokens), spoken);
+  const struck = struckBy(corrections, spoken);
   const kept = spoken.filter((_, i) => !struck.has(i));
   const perUnit = new Map<Unit | undefined, number>();
   for (const { from } of kept) perUnit.set(unitOf.get(from), (perUnit.get(unitOf.get(from)) ?? 0) + 1);

@@ -1,3 +1,4 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { CatalogueVehicle, DictionaryEntry, FleetVehicle } from '../vocabulary/catalogue.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Side } from '../vocabulary/words.ts';
@@ -12,6 +13,8 @@ export interface IntakeContext {
   readonly dictionary: readonly DictionaryEntry[];
   /** Today as YYYY-MM-DD, for "at Easter" and "3 weeks ago". */
   readonly today: string;
+  /** The shop's judgement numbers; the defaults where absent. */
+  readonly assumptions?: Assumptions;
   /** Chips a person moved to another wheel, by the chip's key; null takes its wheel away. */
   readonly moves?: Readonly<Record<string, WheelEnd | null>>;
 }

@@ -1,5 +1,6 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Token } from '../text/tokens.ts';
-import { correctionsIn, struckBy, type Correction } from '../text/corrections.ts';
+import { struckBy, type Correction } from '../text/corrections.ts';
 import { noiseFrame, playFrame } from './frames/bearing.ts';
 import { has, type Clause, type Frame, type Heard, type Topic } from './frames/clause.ts';
 import { feltFrame } from './frames/felt.ts';
@@ -104,7 +105,13 @@ const ends = (tokens: readonly Token[], units: readonly Unit[]): boolean => {
 };
 
 /** Every fact of a text, each in its own clause; wheels are given afterwards. */
-export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], today: string): Heard[] => {
+export const hearFacts = (
+  tokens: readonly Token[],
+  units: readonly Unit[],
+  corrections: readonly Correction[],
+  today: string,
+  a: Assumptions,
+): Heard[] => {
   const sentences: Unit[][] = [];
   for (const unit of units) {
     const last = sentences.at(-1);
@@ -128,6 +135,7 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
       following: sentences[n + 1] ?? [],
       doubtful: question || has(unit, 'doubt'),
       today,
+      a,
       lampNamed,
     }));
     const teeth = teethOf(clauses);
@@ -143,5 +151,5 @@ export const hearFacts = (tokens: readonly Token[], units: readonly Unit[], toda
     measured = topic.measure;
     heard.push(...lampsOf(clauses), ...historyOf(clauses));
   });
-  return withoutStruck(oneBattery(heard), correctionsIn(tokens));
+  return withoutStruck(oneBattery(heard), corrections);
 };

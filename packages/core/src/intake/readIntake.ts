@@ -1,3 +1,4 @@
+import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { correctionsIn } from '../text/corrections.ts';
 import { corrected } from '../text/spelling.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
@@ -6,8 +7,7 @@ import type { PositionContext } from '../positions/placePhrase.ts';
 import { readPositions } from '../positions/readPositions.ts';
 import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import { DOUBT_ASKS } from '../vocabulary/doubtWords.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
+import { wheelEndInWords, wheelsOf } from '../vocabulary/wheelEndWords.ts';
 import { dangerDoubts } from './askDanger.ts';
 import { cornersOfCodes } from './codeCorners.ts';
 import type { IntakeContext } from './context.ts';
@@ -34,10 +34,11 @@ import { unitsOf } from './units.ts';
 import { READER_SPELLING } from './words/index.ts';
 import type { Item } from './words/item.ts';
 
+/** Judgement numbers where no shop has set its own. */
+const DEFAULTS = assumptionsWith();
+
 /** A scan report of 1 MB with room to spare. */
 const MOST_CHARACTERS = 1_100_000;
-const allWheels = (axles: number): WheelEnd[] =>
-  Array.from({ length: axles }, (_, i) => [wheelEndAt(i + 1, 'left'), wheelEndAt(i + 1, 'right')]).flat();
 
 /** Whether a clause says something of its place, heard as a fact or not. */
 const saysSomething = (unit: Unit): boolean =>
@@ -102,18 +103,20 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     axles: context.axles ?? vehicle.axles ?? vehicleRow?.axles ?? null,
     trailer: (vehicle.driveline ?? vehicleRow?.driveline) === 'trailer',
   };
+  const wheels = wheelsOf(positionContext.axles ?? 2);
   const tokens = corrected(source.tokens, READER_SPELLING);
+  const corrections = correctionsIn(tokens);
   const found = readPositions(speech, positionContext, forPlaces(tokens, source)).positions;
-  const items = itemsOf(tokens, found, source);
+  const items = itemsOf(tokens, found, corrections, source);
   const numbers = numbersAt(speech, tokens, found, source);
   const units = unitsOf(tokens, groupPlaces(found, tokens, items, numbers), items, numbers);
-  const heard = hearFacts(tokens, units, context.today);
+  const heard = hearFacts(tokens, units, corrections, context.today, context.assumptions ?? DEFAULTS);
   const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
   const resolve = wheelResolver(
     units,
     (unit) => withFacts.has(unit) || saysSomething(unit),
     (unit) => withFacts.has(unit),
-    allWheels(positionContext.axles ?? 2),
+    wheels,
   );
   const facts = placeFacts(heard, resolve, units, tokens, text, context.moves ?? {});
 
@@ -124,7 +127,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     tyresFound,
     unitAt,
     (unit) => resolve(unit, 'sound'),
-    allWheels(positionContext.axles ?? 2),
+    wheels,
   );
   // Wheels that were compared by tyre or named with a code of their own are several corners, not a disagreement.
   const startsOf = (groups: readonly PlaceGroup[]) =>
@@ -140,7 +143,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const felt = units.filter((unit) => has(unit, 'play', 'noise', 'rocking', 'moves'));
   const compared = new Set([...ofTyres, ...startsOf(felt.flatMap(({ group }) => group ?? []))]);
   const positions = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
-  const codes = cornersOfCodes(codeLines, found, tokens, unitOf, (position) => source.indexAt(position));
+  const codes = cornersOfCodes(codeLines, found, corrections, unitOf, (position) => source.indexAt(position));
   const { wants, reader, codesCleared } = plainItems(units, tokens);
   const doubts = dangerDoubts(units, heard, tokens, text);
   const asks = [
@@ -156,7 +159,7 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   for (const position of positions) source.take(position.from, position.to);
   for (const fact of heard) for (const span of [fact, ...(fact.also ?? [])]) source.take(span.from, span.to);
   for (const item of items) if (UNDERSTOOD.has(item.meaning.is)) source.take(item.from, item.to);
-  for (const { from, to } of correctionsIn(tokens)) source.take(from, to);
+  for (const { from, to } of corrections) source.take(from, to);
   for (const unit of units) if (has(unit, 'lasted')) source.take(unit.from, unit.to);
   const doubtChips: Chip[] = doubts.flatMap(({ words }): Chip[] => {
     const start = text.indexOf(words);

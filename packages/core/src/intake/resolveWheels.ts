@@ -41,7 +41,9 @@ const sameWheels = (groups: readonly PlaceGroup[]): boolean =>
  * 4. the place said after it in its sentence, where only one place is said there;
  * 5. for findings, the only wheel of the whole text.
  *
- * "The others" are the wheels a sentence has not named, and only for findings. Where a place before and a bare place after both might be meant, the fact stays without a wheel and is asked about.
+ * "The others" are the wheels a sentence has not named, and only for findings; what follows "all but the rear left" is of the
+ * wheel taken out. Where a place before and a bare place after both might be meant, the fact stays without a wheel and is
+ * asked about.
  */
 export const wheelResolver = (
   units: readonly Unit[],

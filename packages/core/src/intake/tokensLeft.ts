@@ -1,4 +1,4 @@
-import { correctionsIn } from '../text/corrections.ts';
+import type { Correction } from '../text/corrections.ts';
 import type { Token } from '../text/tokens.ts';
 import type { LocatedPosition } from '../positions/locatedPosition.ts';
 import { numbersIn } from './numbers.ts';
@@ -47,12 +47,13 @@ export const forPlaces = (tokens: readonly Token[], source: SourceText): Token[]
 export const itemsOf = (
   tokens: readonly Token[],
   positions: readonly LocatedPosition[],
+  corrections: readonly Correction[],
   source: SourceText,
 ): Said[] => {
   const out = new Uint8Array(tokens.length);
   for (const { from, to } of positions)
     for (let i = from; i < to; i++) if (!ALSO_THINGS.test(tokens[i]?.norm ?? '')) out[i] = 1;
-  for (const { from, to, kind } of correctionsIn(tokens)) if (kind === 'between') out.fill(1, from, to);
+  for (const { from, to, kind } of corrections) if (kind === 'between') out.fill(1, from, to);
   return HEARD_WORDS.all(masked(tokens, (i) => out[i] === 1 || source.taken(i)));
 };
 

@@ -1,4 +1,4 @@
-import { oppositeSide, wheelEndAt } from '../vocabulary/wheelEndWords.ts';
+import { oppositeSide, wheelEndAt, wheelsOf } from '../vocabulary/wheelEndWords.ts';
 import type { PositionNeed, Side } from '../vocabulary/words.ts';
 import type { Phrase } from './phrase.ts';
 
@@ -23,7 +23,7 @@ export const placePhrase = (
   if (p.all) {
     if (axles === null) return missing('axle');
     return {
-      wheelEnds: Array.from({ length: axles }, (_, i) => sides.map((s) => wheelEndAt(i + 1, s))).flat(),
+      wheelEnds: wheelsOf(axles),
       needs: null,
     };
   }

@@ -14,6 +14,10 @@ export const isCentre = (wheelEnd: WheelEnd): boolean => wheelEnd[2] === 'C';
 export const wheelEndAt = (axle: number, side: Side | 'centre'): WheelEnd =>
   `A${axle}${side === 'left' ? 'L' : side === 'right' ? 'R' : 'C'}`;
 
+/** Every wheel of a vehicle with so many axles, front to rear, left before right. */
+export const wheelsOf = (axles: number): WheelEnd[] =>
+  Array.from({ length: axles }, (_, i) => [wheelEndAt(i + 1, 'left'), wheelEndAt(i + 1, 'right')]).flat();
+
 export const oppositeSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 /** The wheel end across the axle, or null for a centre sender. */

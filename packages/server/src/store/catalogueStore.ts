@@ -1,4 +1,5 @@
 import {
+  assumptionsWith,
   emptySlice,
   FleetVehicle,
   parse,
@@ -164,6 +165,7 @@ export const intakeContext = async (em: EntityManager): Promise<IntakeContext> =
       ),
     ),
     dictionary: await dictionaryWhere(em, {}),
+    assumptions: assumptionsWith(shop.overrides),
     today: today(),
   };
 };

@@ -1,4 +1,4 @@
-import { wheelEndAt, wheelEndInWords, type Chip, type IntakeReading, type WheelEnd } from '@hardy/core/plain';
+import { wheelEndInWords, wheelsOf, type Chip, type IntakeReading, type WheelEnd } from '@hardy/core/plain';
 import type { KeyboardEvent } from 'react';
 
 const KIND_IN_WORDS: Readonly<Record<Chip['kind'], string>> = {
@@ -35,13 +35,7 @@ const MOST_DRAWN = 60;
 
 /** The wheel after, or before, the one a chip stands at; behind the last one comes no wheel. */
 const neighbour = (chip: Chip, axles: number, step: 1 | -1): WheelEnd | null => {
-  const ring: Array<WheelEnd | null> = [
-    ...Array.from({ length: axles }, (_, i) => [
-      wheelEndAt(i + 1, 'left'),
-      wheelEndAt(i + 1, 'right'),
-    ]).flat(),
-    null,
-  ];
+  const ring: Array<WheelEnd | null> = [...wheelsOf(axles), null];
   const at = ring.indexOf(chip.wheelEnds?.length === 1 ? (chip.wheelEnds[0] ?? null) : null);
   return ring[(at + step + ring.length) % ring.length] ?? null;
 };

@@ -1,10 +1,8 @@
 import type { Advice, Docket } from '@hardy/core/plain';
 import type { Knowledge } from '@hardy/core/reasoning';
-import { wrap, type Remote } from 'comlink';
 import { call } from '../api/client.ts';
-import type { AdviseWorkerApi } from './adviseWorker.ts';
+import { latestAdvice } from './latestAdvice.ts';
 
-let worker: Remote<AdviseWorkerApi> | null = null;
 let known: { readonly id: string; readonly knowledge: Promise<Knowledge> } | null = null;
 
 /** Fetches what advising on a docket needs, so that the next change can be answered here. */
@@ -17,17 +15,14 @@ export const learn = (id: string): void => {
 
 /**
  * Advice on a changed docket, worked out in a thread of this page while the server still writes. Null where it cannot
- * be: another vehicle was chosen, or the knowledge has not come.
+ * be: another vehicle was chosen, the knowledge has not come, or a newer question took its turn.
  */
 export const adviseHere = async (id: string, docket: Docket): Promise<Advice | null> => {
-  if (known?.id !== id || typeof Worker === 'undefined') return null;
+  if (known?.id !== id) return null;
   try {
     const knowledge = await known.knowledge;
     if ((docket.vehicle?.catalogueId ?? null) !== (knowledge.slice.vehicle?.id ?? null)) return null;
-    worker ??= wrap<AdviseWorkerApi>(
-      new Worker(new URL('./adviseWorker.ts', import.meta.url), { type: 'module' }),
-    );
-    return await worker.advise(docket, knowledge);
+    return await latestAdvice(docket, knowledge);
   } catch {
     return null;
   }

@@ -16,13 +16,8 @@ export interface Preview {
   /** The text it is the answer to. */
   text: string;
   advice: Advice;
-  /** How many checks, codes and so on the docket had before these words. */
-  before: {
-    readonly checks: number;
-    readonly codes: number;
-    readonly history: number;
-    readonly symptoms: number;
-  };
+  /** Where each fact of the reading stands on the docket the answer is for, by its path in the reading. */
+  paths: Readonly<Record<string, string>>;
 }
 
 interface Counter {
@@ -48,6 +43,18 @@ interface PreviewAnswer {
   knowledge: Knowledge | null;
 }
 
+/** The docket may have had facts before these words, and some of them already: each is looked for by what it says. */
+const pathsOn = (docket: Docket, reading: IntakeReading): Record<string, string> =>
+  Object.fromEntries(
+    (['checks', 'codes', 'history', 'symptoms'] as const).flatMap((list) => {
+      const held = (docket[list] ?? []).map((fact) => JSON.stringify(fact));
+      return reading[list].map((fact, i) => [
+        `${list}[${i}]`,
+        `${list}[${held.lastIndexOf(JSON.stringify(fact))}]`,
+      ]);
+    }),
+  );
+
 let pending: AbortController | null = null;
 let held: { readonly tag: string; readonly knowledge: Knowledge } | null = null;
 
@@ -72,7 +79,6 @@ export const useCounter = create<Counter>((set, get) => {
       set({ reading, error: null });
       if (held?.tag !== tag) return;
       const advice = await latestAdvice(docket, held.knowledge);
-      const count = (list: readonly unknown[] | null | undefined, own: number) => (list ?? []).length - own;
       if (advice && isCurrent()) {
         performance.clearMarks('answer');
         performance.mark('answer');
@@ -80,12 +86,7 @@ export const useCounter = create<Counter>((set, get) => {
           preview: {
             text,
             advice,
-            before: {
-              checks: count(docket.checks, reading.checks.length),
-              codes: count(docket.codes, reading.codes.length),
-              history: count(docket.history, reading.history.length),
-              symptoms: count(docket.symptoms, reading.symptoms.length),
-            },
+            paths: pathsOn(docket, reading),
           },
         });
       }

@@ -1,3 +1,4 @@
+import type { Assumptions } from '../../assumptions/assumptions.ts';
 import type { Token } from '../../text/tokens.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { DocketSymptom, HistoryEvent } from '../../vocabulary/docket.ts';
@@ -38,6 +39,8 @@ export interface Clause {
   /** Said as a question or a guess: nothing in it is a finding. */
   readonly doubtful: boolean;
   readonly today: string;
+  /** Judgement numbers of hearing, `hearing.*`. */
+  readonly a: Assumptions;
   /** Whether any lamp of the text is named: a bare "lamp" is then no other one. */
   readonly lampNamed: boolean;
 }

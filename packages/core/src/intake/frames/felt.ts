@@ -10,6 +10,7 @@ import {
   type Frame,
   type Heard,
 } from './clause.ts';
+import type { Unit } from '../unit.ts';
 import { PUT_TOGETHER } from '../words/putTogether.ts';
 
 /** Complaints felt by the driver, told whole. */
@@ -33,6 +34,16 @@ export const feltFrame: Frame = (clause) => {
   return heard;
 };
 
+const speedoOf = (unit: Unit) => all(unit, 'thing').find((item) => item.meaning.thing === 'speedo') ?? null;
+
+/** A speedometer that is back works: other things that are back are faults. */
+export const speedoIsBack = ({ unit, tokens }: Clause): boolean => {
+  const speedo = speedoOf(unit);
+  if (!speedo) return false;
+  const at = tokens[speedo.to]?.norm === 'is' ? speedo.to + 1 : speedo.to;
+  return tokens[at]?.norm === 'back';
+};
+
 /** Complaints put together from a thing and a word beside it; a speedometer that is back is cured. */
 const putTogether = (clause: Clause): Heard[] => {
   const { unit, tokens } = clause;
@@ -46,12 +57,10 @@ const putTogether = (clause: Clause): Heard[] => {
       return [complaintAt(clause, spanOf(named, { from: i, to: i + 1 }), symptom, gone)];
     }
   }
-  const speedo = all(unit, 'thing').find((item) => item.meaning.thing === 'speedo');
+  const speedo = speedoOf(unit);
   const back =
-    speedo !== undefined &&
-    ((isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/)) ||
-      tokens[speedo.to]?.norm === 'back' ||
-      (tokens[speedo.to]?.norm === 'is' && tokens[speedo.to + 1]?.norm === 'back'));
+    speedo !== null &&
+    (speedoIsBack(clause) || (isGone(unit) && saysWord(clause, /^(again|working|works|normal)$/)));
   return back ? [complaintAt(clause, speedo, 'speedometer.dead', true)] : [];
 };
 

@@ -4,6 +4,7 @@ import type { Token } from '../../text/tokens.ts';
 import { agoIn, durationAt } from '../when.ts';
 import type { Unit } from '../unit.ts';
 import { all, first, has, isGone, spanOf, type Clause, type Heard } from './clause.ts';
+import { speedoIsBack } from './felt.ts';
 
 /** Things whose work is an event even where nobody says `renewed`: "pads last week". */
 const WORK_BY_NAME: ReadonlySet<EventName> = new Set<EventName>(['brake-work', 'suspension-work']);
@@ -242,9 +243,7 @@ const curedAfter = (clauses: readonly Clause[], k: number): 'no' | 'yes' | 'back
     isGone(clause.unit)
   )
     return 'yes';
-  // "speedometer back after the new sender": back is working.
-  const words = tokensOf(clause, clause.unit).map((token) => token.norm);
-  if (/\bspeedo(?:meter)? (?:is )?back (?:after|since)\b/.test(words.join(' '))) return 'yes';
+  if (speedoIsBack(clause)) return 'yes';
   // "bearing replaced, noise is gone": what went after it, where nothing stays.
   const went = units.some(
     (unit) =>
@@ -275,9 +274,6 @@ const returned = (units: readonly Unit[], clause: Clause): boolean =>
         all(unit, 'again').some((item) => item.to - item.from > 1 && item.from === unit.from)),
   );
 
-/** What comes back within so many days was never cured; later, it was for a while. */
-const NEVER_CURED_DAYS = 60;
-
 /** What was done, when, and whether it helped, of one sentence. */
 export const historyOf = (clauses: readonly Clause[]): Heard[] =>
   clauses.flatMap((clause, k) =>
@@ -299,7 +295,12 @@ export const historyOf = (clauses: readonly Clause[]): Heard[] =>
         ...(lasted
           ? { cured: 'for-a-while' as const, daysUntilReturn: lasted.days }
           : cured === 'back'
-            ? { cured: (when?.days ?? 0) <= NEVER_CURED_DAYS ? ('no' as const) : ('for-a-while' as const) }
+            ? {
+                cured:
+                  (when?.days ?? 0) <= clause.a.get('hearing.never-cured')
+                    ? ('no' as const)
+                    : ('for-a-while' as const),
+              }
             : cured
               ? { cured }
               : {}),

@@ -1,3 +1,4 @@
+import { RATIO_LIMIT } from '../../signal/classify.ts';
 import type { NumberAt } from '../unit.ts';
 import {
   all,
@@ -190,10 +191,12 @@ const words = ({ tokens }: Clause, at: { from: number; to: number }): string =>
     .map((token) => token.norm)
     .join(' ');
 
-/** Speeds within this share of the middle one are the same: whole km/h are read off a screen. */
-const SAME = 0.03;
 /** No road vehicle shows more. */
 const FASTEST_KMH = 200;
+
+/** Whether two speeds are one: by the rounding of the screen, or by the share from which a wheel reads high or low. */
+const isSame = (speed: number, middle: number, { a }: Clause): boolean =>
+  Math.abs(speed - middle) <= a.get('hearing.speed-rounding') || Math.abs(speed / middle - 1) < RATIO_LIMIT;
 
 /** Speeds read off wheel by wheel, `FL 12, FR 12, RL 0, RR 12 km/h`: at least three, held against their middle. */
 export const speedList = (clauses: readonly Clause[]): Heard[] => {
@@ -240,7 +243,7 @@ export const speedList = (clauses: readonly Clause[]): Heard[] => {
       pattern:
         number.value === 0
           ? 'no-signal'
-          : Math.abs(number.value / middle - 1) <= SAME
+          : isSame(number.value, middle, clause)
             ? 'normal'
             : number.value > middle
               ? 'reads-high'

@@ -18,9 +18,6 @@ type ResistanceOf = Extract<Check, { check: 'meter.resistance' }>['of'];
 
 /** Bare numbers within this range may be ohms where ohms are spoken of. */
 const OHMS = { least: 50, most: 100_000 };
-/** A bare number in this range that is read off something is ohms: no speed and no voltage is as high. */
-const LIKELY_OHMS = { least: 200, most: 5000 };
-
 /** Whether a bare number of a clause is read off something: of a sensor, by a verb of reading, or under a wheel's label. */
 const saysReading = (clause: Clause): boolean => {
   const { unit, sentence } = clause;
@@ -30,9 +27,6 @@ const saysReading = (clause: Clause): boolean => {
   const labelled = before?.label === true && unit.to - unit.from === 1;
   return labelled || saysWord(clause, /^(reads|reading|measures|measured|metered|meters|got)$/);
 };
-
-/** At or below this a reading is a short, on any meter. */
-const SHORT_OHMS = 0.5;
 
 /** Whether a reading is of a part not yet fitted, of the loom, or of the sensor in the vehicle. */
 const measuredPart = (clause: Clause, at: { from: number }): ResistanceOf => {
@@ -85,7 +79,7 @@ export const resistanceFrame: Frame = (clause) => {
       {
         check: 'meter.resistance',
         of: measuredPart(clause, at),
-        ohms: typeof ohms === 'number' && ohms <= SHORT_OHMS ? 'short' : ohms,
+        ohms: ohms === 0 ? 'short' : ohms,
         ...(temperatureC === null ? {} : { temperatureC }),
       },
       note,
@@ -103,8 +97,8 @@ export const resistanceFrame: Frame = (clause) => {
         n.value >= OHMS.least &&
         n.value <= OHMS.most) ||
       (n.measure === 'bare' &&
-        n.value >= LIKELY_OHMS.least &&
-        n.value <= LIKELY_OHMS.most &&
+        n.value >= clause.a.get('hearing.bare-ohms.least') &&
+        n.value <= clause.a.get('hearing.bare-ohms.most') &&
         saysReading(clause)),
   );
   const heard = numbers.map((n) => say(n, n.value, n.note));
