@@ -1,6 +1,7 @@
 import { assumptionsWith, parseDocket } from '@hardy/core';
 import { readCodes } from '../packages/core/src/codes/readCodes.ts';
 import { architectureGroups } from '../packages/core/src/diagnosis/architecture.ts';
+import { sensedEnds } from '../packages/core/src/diagnosis/sensedEnd.ts';
 import { endTables, SHARED_STATES } from '../packages/core/src/diagnosis/endTable.ts';
 import { gatherEvidence } from '../packages/core/src/diagnosis/evidence/gatherEvidence.ts';
 import { posterior } from '../packages/core/src/diagnosis/posterior.ts';
@@ -28,7 +29,7 @@ export const posteriorTimes = (): { exact: Timing; plain: number; combinations: 
     namedCorner: 'A2L',
   });
   const groups = architectureGroups(vehicle, 2, new Set(), a);
-  const ends = groups.flatMap((group) => group.ends);
+  const ends = sensedEnds(groups, 2);
   const evidence = gatherEvidence(docket, codes, 'A2L', { axles: 2, names: { axles: 2 }, ends, a });
   const exact = measure(() => posterior(groups, evidence, vehicle, TODAY, a), 40);
 

@@ -2,6 +2,6 @@
 export { tellCheck, type CheckSetting, type ToldCheck } from './checks/tellCheck.ts';
 export { doubtUnit, type UnitDoubt } from './checks/doubtUnit.ts';
 export { explainRatio, type RatioContext, type RatioExplanation } from './checks/explainRatio.ts';
-export { parseTyreSize, readsAgainst } from './checks/tyreSize.ts';
+export { parseTyreSize, readsAgainst } from './vocabulary/tyreSize.ts';
 export * from './checks/wheelArithmetic.ts';
 export { assumptionsWith, type Assumptions } from './assumptions/assumptions.ts';

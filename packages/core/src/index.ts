@@ -13,6 +13,7 @@ export * from './vocabulary/money.ts';
 export * from './vocabulary/badInput.ts';
 export * from './vocabulary/parse.ts';
 export * from './vocabulary/parseDocket.ts';
+export { mendDocket } from './vocabulary/mendDocket.ts';
 export * from './vocabulary/inWords.ts';
 export * from './assumptions/assumptions.ts';
 export type { Judgement, JudgementTable } from './assumptions/judgement.ts';

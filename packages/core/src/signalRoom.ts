@@ -8,4 +8,4 @@ export { sampleAt, thinPerPixel, type Curve } from './signal/perPixel.ts';
 export { generateLog } from './signal/generate/generateLog.ts';
 export { logToCsv } from './signal/logToCsv.ts';
 export { BadInput } from './vocabulary/badInput.ts';
-export { parseTyreSize } from './checks/tyreSize.ts';
+export { parseTyreSize } from './vocabulary/tyreSize.ts';

@@ -1,7 +1,6 @@
-import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { hasRing, type ArchitectureGroup } from '../diagnosis/architecture.ts';
-import { evidenceWithout, explainFacts, uses, type Removable } from '../diagnosis/explain.ts';
-import { posterior, type Posterior } from '../diagnosis/posterior.ts';
+import { explainFacts } from '../diagnosis/explain.ts';
+import type { Posterior } from '../diagnosis/posterior.ts';
 import { buildModel } from '../compare/buildModel.ts';
 import { compareWays } from '../compare/compareWays.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
@@ -14,12 +13,12 @@ import { moneyInWords } from '../vocabulary/money.ts';
 import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import { causeOf, kindOf } from '../vocabulary/faults.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
-import type { Docket, DocketVehicle, School } from '../vocabulary/docket.ts';
+import type { Docket, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
-import type { CornerFacts } from './corner.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
 import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
+import { labelOf, removableFacts } from './removableFacts.ts';
 import { questionsFor } from './questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
 import { doubtQuestions } from './doubtQuestions.ts';
@@ -56,53 +55,6 @@ const rank = (whole: Posterior): RankedCause[] => {
   for (const [cause, probability] of whole.shared)
     out.push({ cause, wheelEnd: null, probability: Math.min(1, probability) });
   return out.sort((x, y) => y.probability - x.probability);
-};
-
-const removables = (
-  docket: Docket,
-  vehicle: DocketVehicle,
-  corner: CornerFacts,
-  codes: readonly UnderstoodCode[],
-  recompute: (path: string, vehicle: DocketVehicle) => Posterior | null,
-): Removable[] => {
-  const facts: Array<Omit<Removable, 'without'> & { vehicle?: DocketVehicle }> = [];
-  if (vehicle.saltExposure)
-    facts.push({
-      path: 'vehicle.saltExposure',
-      label: `road salt: ${vehicle.saltExposure}`,
-      wheelEnd: null,
-      vehicle: { ...vehicle, saltExposure: null },
-    });
-  if (vehicle.buildDate)
-    facts.push({
-      path: 'vehicle.buildDate',
-      label: `built ${vehicle.buildDate}`,
-      wheelEnd: null,
-      vehicle: { ...vehicle, buildDate: null },
-    });
-  (docket.symptoms ?? []).forEach((_, i) =>
-    facts.push({ path: `symptoms[${i}]`, label: '', wheelEnd: null }),
-  );
-  codes.forEach((code, i) =>
-    facts.push({ path: `codes[${i}]`, label: code.code, wheelEnd: code.wheelEnds[0] ?? null }),
-  );
-  (docket.history ?? []).forEach((event, i) =>
-    facts.push({ path: `history[${i}]`, label: event.event, wheelEnd: event.wheelEnd ?? null }),
-  );
-  (docket.checks ?? []).forEach((check, i) =>
-    facts.push({ path: `checks[${i}]`, label: check.check, wheelEnd: check.wheelEnd ?? null }),
-  );
-  if (docket.modulesRead?.length)
-    facts.push({ path: 'modulesRead', label: `read: ${docket.modulesRead.join(', ')}`, wheelEnd: null });
-  if (corner.named) facts.push({ path: 'wheelEnd', label: 'corner named', wheelEnd: corner.named });
-  if (Object.keys(vehicle.tyres ?? {}).length > 0)
-    facts.push({ path: 'vehicle.tyres', label: 'tyre sizes', wheelEnd: null });
-  return facts.map((fact) => ({
-    path: fact.path,
-    label: fact.label,
-    wheelEnd: fact.wheelEnd,
-    without: () => recompute(fact.path, fact.vehicle ?? vehicle),
-  }));
 };
 
 const sensingInWords = (group: ArchitectureGroup): string => {
@@ -240,28 +192,13 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
           (wheelEnd === null || c.wheelEnd === null || c.wheelEnd === wheelEnd)),
     )
     .slice(0, 6);
-  const facts = explainFacts(
-    removables(filled, vehicle, corner, codes, (path, v) =>
-      v === vehicle && !uses(evidence, path)
-        ? null
-        : posterior(d.groups, evidenceWithout(evidence, path), v, knowledge.today, a, d.memo),
-    ),
-    whole,
-    leading,
-    names,
-    wheelEnd,
-  ).map((fact) => ({
-    ...fact,
-    said: evidence.setAside.get(fact.path) ?? fact.said,
-    label:
-      (
-        evidence.findings.find((f) => f.path === fact.path && !f.isNormal) ??
-        evidence.findings.find((f) => f.path === fact.path)
-      )?.label ??
-      evidence.complaints.find((c) => c.paths.includes(fact.path))?.label ??
-      evidence.shared.find((s) => s.path === fact.path)?.label ??
-      fact.label,
-  }));
+  const facts = explainFacts(removableFacts(docket, d, knowledge), whole, leading, names, wheelEnd).map(
+    (fact) => ({
+      ...fact,
+      said: evidence.setAside.get(fact.path) ?? fact.said,
+      label: labelOf(fact, evidence),
+    }),
+  );
   const handed =
     docket.chosen ??
     (verdict.part && verdict.wheelEnd ? { part: verdict.part, wheelEnd: verdict.wheelEnd } : null);
@@ -313,7 +250,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
         facts: corner,
         end: main?.end ?? null,
         group: main?.group ?? null,
-        ends,
+        ends: ends.all,
         echoesOnly,
         tyreChance,
         supplyChance: shared.supply,
@@ -330,7 +267,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       axles,
       steeringSide: vehicle.steeringSide ?? null,
       driveline: vehicle.driveline ?? null,
-      wheelEnds: ends.map((end) => ({
+      wheelEnds: ends.all.map((end) => ({
         wheelEnd: end,
         sensing: sensingInWords(groupOf(d, end)),
         sensor: groupOf(d, end).known.sensor ?? null,

@@ -2,6 +2,7 @@ import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import { findConflicts } from '../positions/findConflicts.ts';
 import { readPositions } from '../positions/readPositions.ts';
+import type { SensedEnds } from '../diagnosis/sensedEnd.ts';
 import type { ReadPosition } from '../vocabulary/intakeReading.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
@@ -62,6 +63,7 @@ export const cornerFacts = (
   docket: Docket,
   codes: readonly UnderstoodCode[],
   context: PositionContext,
+  ends: SensedEnds,
 ): CornerFacts => {
   const positions = placed(docket, context);
   const corners = positions.filter((p) => (p.role ?? 'corner') === 'corner' && p.wheelEnds.length > 0);
@@ -71,7 +73,9 @@ export const cornerFacts = (
   const named = answered ?? (conflicts.length === 0 && said.length === 1 ? (said[0] ?? null) : null);
   const coded = [...new Set(codes.filter((code) => code.role === 'root').flatMap((code) => code.wheelEnds))];
   const settledByCheck = [...coded, ...(named ? [named] : [])].some((end) => foundAt(docket, end));
-  if (named && coded.length > 0 && !coded.includes(named) && !settledByCheck) {
+  // A side of an axle with one sender at its centre is that sender, where the codes speak of it.
+  const signal = ends.at(named) ?? named;
+  if (named && signal && coded.length > 0 && !coded.includes(signal) && !settledByCheck) {
     const codeAt = codes.find((code) => code.role === 'root' && code.wheelEnds.length > 0);
     conflicts.push({
       texts: [wheelEndInWords(named, context), codeAt?.code ?? ''],

@@ -1,15 +1,23 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { readCodes, type CodeContext, type UnderstoodCode } from '../codes/readCodes.ts';
-import { architectureGroups, centreAxlesOf, type ArchitectureGroup } from '../diagnosis/architecture.ts';
+import {
+  architectureGroups,
+  centreAxlesOf,
+  groupAt,
+  type ArchitectureGroup,
+} from '../diagnosis/architecture.ts';
 import { endTables, type EndTables } from '../diagnosis/endTable.ts';
+import type { EvidenceContext } from '../diagnosis/evidence/context.ts';
 import type { Evidence } from '../diagnosis/finding.ts';
 import { gatherEvidence } from '../diagnosis/evidence/gatherEvidence.ts';
 import { posterior, type EndPosterior, type Posterior } from '../diagnosis/posterior.ts';
+import { sensedEnds, type SensedEnds } from '../diagnosis/sensedEnd.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { dangersOf, worstWheel, type Dangers } from '../safety/dangers.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
-import type { WheelNames } from '../vocabulary/wheelEndWords.ts';
+import { namedWheelEnds, type NamedWheelEnd } from '../vocabulary/namedWheelEnds.ts';
+import { axleOf, type WheelNames } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { BETTER_THAN_EVEN, cornerFacts, type CornerFacts } from './corner.ts';
 import { fillVehicle } from './fillVehicle.ts';
@@ -17,13 +25,11 @@ import { assumptionsFor, type Knowledge } from './knowledge.ts';
 
 /** Axles when nothing says: road cars and vans have two. */
 const USUAL_AXLES = 2;
-const namedAxles = (docket: Docket): number =>
-  Math.max(
-    0,
-    ...(JSON.stringify([docket.codes, docket.checks, docket.history, docket.wheelEnd, docket.positions])
-      .match(/(?<="A)[1-9](?=[LRC]")/g)
-      ?.map(Number) ?? []),
-  );
+/** Facts that were found at a wheel end, not words or the vehicle's own list of them. */
+const OF_A_FACT = /^(codes|checks|history)\[/;
+/** The last axle anything on the docket names. */
+const namedAxles = (named: readonly NamedWheelEnd[]): number =>
+  Math.max(0, ...named.map(({ wheelEnd }) => axleOf(wheelEnd)));
 
 /** What is wrong and where, as far as the facts say: the half of advising that no price can change. */
 export interface Diagnosed {
@@ -35,7 +41,8 @@ export interface Diagnosed {
   readonly codes: readonly UnderstoodCode[];
   readonly corner: CornerFacts;
   readonly groups: readonly ArchitectureGroup[];
-  readonly ends: readonly WheelEnd[];
+  readonly ends: SensedEnds;
+  readonly evidenceContext: EvidenceContext;
   readonly evidence: Evidence;
   readonly whole: Posterior;
   readonly memo: EndTables;
@@ -54,18 +61,23 @@ export interface Diagnosed {
 export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
   const a = assumptionsFor(docket, knowledge);
   const vehicle = fillVehicle(docket.vehicle ?? {}, knowledge.slice.vehicle);
-  const axles = vehicle.axles ?? Math.max(USUAL_AXLES, namedAxles(docket));
+  const everywhere = namedWheelEnds(docket);
+  const axles = vehicle.axles ?? Math.max(USUAL_AXLES, namedAxles(everywhere));
   const context: PositionContext = {
     steeringSide: vehicle.steeringSide ?? null,
     trafficSide: vehicle.trafficSide ?? null,
     axles,
     trailer: vehicle.driveline === 'trailer',
   };
-  const named = [
-    docket.wheelEnd,
-    ...(docket.positions ?? []).filter((p) => !p.role).flatMap((p) => p.wheelEnds),
-  ].filter((end) => end != null);
-  const centreAxles = centreAxlesOf(vehicle, named);
+  const said = (docket.positions ?? []).filter((p) => !p.role).flatMap((p) => p.wheelEnds);
+  const named = [docket.wheelEnd, ...said].filter((end) => end != null);
+  // A fact of a sender tells that there is one; what was said of a place long past or denied does not.
+  const centreAxles = centreAxlesOf(vehicle, [
+    ...named,
+    ...everywhere.filter(({ path }) => OF_A_FACT.test(path)).map(({ wheelEnd }) => wheelEnd),
+  ]);
+  const groups = architectureGroups(vehicle, axles, centreAxles, a);
+  const ends = sensedEnds(groups, axles);
   const codeContext: CodeContext = {
     ...context,
     dictionary: knowledge.slice.vehicle?.dictionary ?? null,
@@ -75,7 +87,7 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
   };
   const codes = readCodes(docket.codes ?? [], codeContext);
   const names: WheelNames = { axles, driveline: vehicle.driveline };
-  const corner = cornerFacts(docket, codes, context);
+  const corner = cornerFacts(docket, codes, context, ends);
   const filled: Docket = {
     ...docket,
     vehicle,
@@ -86,16 +98,15 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
       : {}),
   };
 
-  const groups = architectureGroups(vehicle, axles, centreAxles, a);
-  const ends = groups.flatMap((group) => group.ends);
-  const evidence = gatherEvidence(filled, codes, corner.settled, {
+  const evidenceContext: EvidenceContext = {
     axles,
     names,
     ends,
     a,
-    sensorAt: (end) => groups.find((group) => group.ends.includes(end))?.known.sensor ?? null,
+    sensorAt: (end) => groupAt(groups, end)?.known.sensor ?? null,
     ohmRange: (end) => ohmRangeAt(knowledge.slice, end, vehicle),
-  });
+  };
+  const evidence = gatherEvidence(filled, codes, corner.settled, evidenceContext);
   const memo = endTables();
   const whole = posterior(groups, evidence, vehicle, knowledge.today, a, memo);
 
@@ -121,6 +132,7 @@ export const diagnose = (docket: Docket, knowledge: Knowledge): Diagnosed => {
     corner,
     groups,
     ends,
+    evidenceContext,
     evidence,
     whole,
     memo,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { advise, bareKnowledge, type Check, type Docket } from '../index.ts';
+import { groupAt } from '../diagnosis/architecture.ts';
 import { SHARED_STATES } from '../diagnosis/endTable.ts';
 import { likelihood } from '../diagnosis/likelihood.ts';
 import { statesAt } from '../diagnosis/states.ts';
@@ -127,7 +128,7 @@ describe('what a result does', () => {
           const [before, now] = [diagnose(docket, knowledge), diagnose(after, knowledge)];
           const path = `checks[${after.checks.length - 1}]`;
           const finding = now.evidence.findings.find((f) => f.path === path);
-          const group = now.groups.find((g) => g.ends.includes(wheelEnd));
+          const group = groupAt(now.groups, wheelEnd);
           if (!finding || !group) return;
           const states = group.options.flatMap(({ architecture }) =>
             statesAt(wheelEnd, architecture).flatMap((state) =>

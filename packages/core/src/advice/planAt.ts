@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import type { Architecture, ArchitectureGroup } from '../diagnosis/architecture.ts';
+import { groupAt, type Architecture, type ArchitectureGroup } from '../diagnosis/architecture.ts';
 import type { EndPosterior } from '../diagnosis/posterior.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { outlayOf } from '../offers/outlay.ts';
@@ -47,7 +47,7 @@ export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] =>
 
 /** How the wheel ends of a group are built, as far as is known. */
 export const groupOf = (d: Diagnosed, end: WheelEnd): ArchitectureGroup =>
-  d.groups.find((group) => group.ends.includes(end)) as ArchitectureGroup;
+  groupAt(d.groups, end) as ArchitectureGroup;
 
 /** Prices the parts of one wheel end and plans there. `docket` may set other options than the one that was diagnosed. */
 export const planAt = (

@@ -5,7 +5,7 @@ import type { Check } from '../vocabulary/check.ts';
 import { doubtUnit } from './doubtUnit.ts';
 import { explainRatio } from './explainRatio.ts';
 import { tellCheck } from './tellCheck.ts';
-import { parseTyreSize, readsAgainst } from './tyreSize.ts';
+import { parseTyreSize, readsAgainst } from '../vocabulary/tyreSize.ts';
 import { frequencyAt, gapFactor, lowestReadSpeed, rollingCircumference, speedAt } from './wheelArithmetic.ts';
 
 const a = assumptionsWith();

@@ -1,7 +1,7 @@
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
 import { acrossFrom, axleOf } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { parseTyreSize, readsAgainst } from './tyreSize.ts';
+import { parseTyreSize, readsAgainst } from '../vocabulary/tyreSize.ts';
 
 /** A wheel whose tyre differs from its neighbours: how it reads against them, in percent. */
 export interface OddTyre {

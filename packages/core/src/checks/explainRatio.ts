@@ -1,5 +1,5 @@
 import type { Cause } from '../vocabulary/words.ts';
-import { parseTyreSize, readsAgainst } from './tyreSize.ts';
+import { parseTyreSize, readsAgainst } from '../vocabulary/tyreSize.ts';
 
 /** What is known of the wheel that reads off, and of the others. */
 export interface RatioContext {

@@ -4,7 +4,7 @@ import type { SensorType } from '../vocabulary/words.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import { compareTyres } from './compareTyres.ts';
 import { readCheck, resistanceAt20 } from './readCheck.ts';
-import { parseTyreSize, readsAgainst } from './tyreSize.ts';
+import { parseTyreSize, readsAgainst } from '../vocabulary/tyreSize.ts';
 import { lowestReadSpeed, rollingCircumference } from './wheelArithmetic.ts';
 
 /** What is known of the wheel a check was made at. */

@@ -3,6 +3,7 @@ import type { DocketVehicle, WheelEndArchitecture } from '../vocabulary/docket.t
 import type { Driveline, Mounting, SensorType, Target } from '../vocabulary/words.ts';
 import { axleOf, isCentre, wheelEndAt } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { asSensed, type SensedEnd } from './sensedEnd.ts';
 
 /** One complete way a wheel end may be built. */
 export interface Architecture {
@@ -14,7 +15,7 @@ export interface Architecture {
 
 /** Wheel ends that are built alike, with the odds of each way. */
 export interface ArchitectureGroup {
-  readonly ends: readonly WheelEnd[];
+  readonly ends: readonly SensedEnd[];
   readonly options: ReadonlyArray<{ architecture: Architecture; chance: number }>;
   readonly known: WheelEndArchitecture;
 }
@@ -148,11 +149,11 @@ export const architectureGroups = (
       axleKnown.mounting === 'centre' || (centreNamed.has(axle) && axleKnown.mounting == null);
     if (whollyCentre || centreGiven || centreNamed.has(axle)) {
       const known = { ...(whollyCentre ? axleKnown : {}), ...centreGiven, mounting: 'centre' as const };
-      groups.push({ ends: [centreEnd], options: optionsFor(known, driven, true, a), known });
+      groups.push({ ends: [asSensed(centreEnd)], options: optionsFor(known, driven, true, a), known });
     }
     if (whollyCentre) continue;
     const sides = (['left', 'right'] as const).map((side) => {
-      const end = wheelEndAt(axle, side);
+      const end = asSensed(wheelEndAt(axle, side));
       return { end, known: { ...axleKnown, ...given[end] } };
     });
     const [left, right] = sides as [(typeof sides)[0], (typeof sides)[0]];
@@ -168,6 +169,10 @@ export const architectureGroups = (
   }
   return groups;
 };
+
+/** The group a place with a signal belongs to. */
+export const groupAt = (groups: readonly ArchitectureGroup[], end: WheelEnd): ArchitectureGroup | undefined =>
+  groups.find(({ ends }) => ends.some((each) => each === end));
 
 /** Axles whose sensing is one sender at the centre. */
 export const centreAxlesOf = (vehicle: DocketVehicle, named: readonly WheelEnd[]): Set<number> => {

@@ -1,5 +1,6 @@
 import type { FactEffect } from '../vocabulary/advice.ts';
 import { CAUSE_SHORT } from '../vocabulary/inWords.ts';
+import { CAUSES } from '../vocabulary/wordLists.ts';
 import { wheelEndInWords, type WheelNames } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Cause } from '../vocabulary/words.ts';
@@ -13,6 +14,8 @@ const odds = (p: number): number => {
 
 /** Below this a factor is not worth saying. A matter of reading, not of judgement. */
 const SAID_FROM = 1.25;
+/** Below this a difference is the rounding of the machine. */
+const NOTHING = 1e-12;
 const SHOWN = 3;
 const SILENT = 'changes little';
 
@@ -28,8 +31,10 @@ export interface Removable {
   readonly path: string;
   readonly label: string;
   readonly wheelEnd: WheelEnd | null;
-  /** Null where the reasoning does not use the fact. */
+  /** What would be believed without it; null where the reasoning does not use the fact. */
   readonly without: () => Posterior | null;
+  /** Why it moved nothing, when it did not. */
+  readonly why: () => string;
 }
 
 /** Whether the reasoning uses the fact at `path` at all. */
@@ -46,6 +51,17 @@ export const evidenceWithout = (evidence: Evidence, path: string): Evidence => (
   setAside: evidence.setAside,
 });
 
+/** Whether anything at all is believed otherwise. */
+const moved = (whole: Posterior, rest: Posterior): boolean =>
+  whole.ends.length !== rest.ends.length ||
+  CAUSES.some(
+    (cause) =>
+      Math.abs(whole.chance(cause, null) - rest.chance(cause, null)) > NOTHING ||
+      whole.ends.some(
+        ({ wheelEnd }) => Math.abs(whole.chance(cause, wheelEnd) - rest.chance(cause, wheelEnd)) > NOTHING,
+      ),
+  );
+
 /**
  * How each fact moved the answer: the odds of the leading causes with it against the odds had it not been known, all
  * else kept. The largest movements are named in words; the wheel is named only where it is not `corner`.
@@ -57,9 +73,9 @@ export const explainFacts = (
   names: WheelNames,
   corner: WheelEnd | null,
 ): FactEffect[] =>
-  facts.map(({ path, label, wheelEnd, without }) => {
+  facts.map(({ path, label, wheelEnd, without, why }) => {
     const rest = without();
-    if (rest === null) return { path, label, wheelEnd, effects: [], said: SILENT };
+    if (rest === null || !moved(whole, rest)) return { path, label, wheelEnd, effects: [], said: why() };
     const effects = causes
       .map(({ cause, wheelEnd: end }) => {
         const factor = odds(whole.chance(cause, end)) / odds(rest.chance(cause, end));

@@ -1,6 +1,7 @@
 import type { Fault } from '../vocabulary/faults.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture } from './architecture.ts';
+import type { SensedEnd } from './sensedEnd.ts';
 
 /** A chance under one fault, or under none (null), at a wheel end built so. */
 export type Chance = (fault: Fault | null, architecture: Architecture) => number;
@@ -18,7 +19,7 @@ export interface Finding {
   readonly path: string;
   readonly label: string;
   /** Null: the fact speaks of the corner complained of, wherever that is. */
-  readonly wheelEnd: WheelEnd | null;
+  readonly wheelEnd: SensedEnd | null;
   /** Findings that share a mechanism at a wheel end do not count twice. */
   readonly mechanism: string;
   readonly kind: 'present' | 'absent' | 'check' | 'factor';
@@ -55,7 +56,7 @@ export interface Evidence {
   readonly findings: readonly Finding[];
   readonly complaints: readonly Complaint[];
   readonly shared: readonly SharedFinding[];
-  /** Facts that count for nothing beside another, by path, with why: a repeat, a reading taken again. */
+  /** Facts that count for nothing, by path, with why: a repeat, a reading taken again, a place that is not there. */
   readonly setAside: ReadonlyMap<string, string>;
 }
 

@@ -5,6 +5,7 @@ import { CHECK_TABLES } from '../assumptions/checkLikelihoods.ts';
 import { NORMAL_RESULT } from '../checks/readCheck.ts';
 import { FAULTS, type Fault } from '../vocabulary/faults.ts';
 import type { Architecture } from './architecture.ts';
+import { asSensed } from './sensedEnd.ts';
 import { checkChance, resultsOf } from './checkTable.ts';
 import type { Finding } from './finding.ts';
 import { likelihood } from './likelihood.ts';
@@ -21,7 +22,7 @@ const fault = fc.constantFrom<Fault>(...FAULTS);
 const present = (table: Partial<Record<Fault, number>>, leak: number): Finding => ({
   path: '',
   label: '',
-  wheelEnd: 'A1L',
+  wheelEnd: asSensed('A1L'),
   mechanism: 'm',
   kind: 'present',
   seen: (c) => (c === null ? leak : (table[c] ?? leak)),
@@ -30,7 +31,7 @@ const present = (table: Partial<Record<Fault, number>>, leak: number): Finding =
 const check = (table: string, result: string, normal: string): Finding => ({
   path: '',
   label: '',
-  wheelEnd: 'A1L',
+  wheelEnd: asSensed('A1L'),
   mechanism: table,
   kind: 'check',
   seen: (c) => checkChance(table, result, c, a),

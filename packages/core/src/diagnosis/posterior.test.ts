@@ -7,6 +7,7 @@ import { architectureGroups, type ArchitectureGroup } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';
 import { likelihood } from './likelihood.ts';
 import { posterior } from './posterior.ts';
+import { asSensed } from './sensedEnd.ts';
 import { faultCountWeights, faultPrior, secondEndChance, statePrior } from './priors.ts';
 import { statesAt, type State } from './states.ts';
 
@@ -103,7 +104,7 @@ const tables = fc.array(fc.double({ min: 0.02, max: 0.98, noNaN: true }), {
 const finding = (wheelEnd: string | null, table: readonly number[], i: number): Finding => ({
   path: `checks[${i}]`,
   label: '',
-  wheelEnd,
+  wheelEnd: wheelEnd === null ? null : asSensed(wheelEnd),
   mechanism: `m${i}`,
   kind: 'present',
   seen: (cause) => (cause === null ? 0.01 : (table[FAULTS.indexOf(cause)] ?? 0.5)),

@@ -3,6 +3,7 @@ import type { DocketVehicle } from '../vocabulary/docket.ts';
 import { causeOf, type Fault } from '../vocabulary/faults.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import type { SensedEnd } from './sensedEnd.ts';
 import type { Architecture, ArchitectureGroup } from './architecture.ts';
 import { endTables, SHARED_STATES, type EndTable, type EndTables } from './endTable.ts';
 import type { Evidence } from './finding.ts';
@@ -18,7 +19,7 @@ export interface Belief {
 }
 
 export interface EndPosterior {
-  readonly wheelEnd: WheelEnd;
+  readonly wheelEnd: SensedEnd;
   /** Chance that something is wrong here, a past event included. */
   readonly odd: number;
   readonly beliefs: readonly Belief[];

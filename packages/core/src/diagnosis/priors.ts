@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import { parseTyreSize } from '../checks/tyreSize.ts';
+import { parseTyreSize } from '../vocabulary/tyreSize.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Fault } from '../vocabulary/faults.ts';
 import type { Architecture } from './architecture.ts';

@@ -1,3 +1,4 @@
+import { mendDocket } from '../vocabulary/mendDocket.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
 
@@ -29,7 +30,7 @@ export const docketFromReading = (
   const ends = [...new Set(corners.flatMap((p) => p.wheelEnds))];
   const settled =
     reading.conflicts.length === 0 && ends.length === 1 && corners.every((p) => p.needs === null);
-  return {
+  return mendDocket({
     format: 'hardy-spoke/docket',
     version: 1,
     vehicle: {
@@ -50,5 +51,5 @@ export const docketFromReading = (
     wheelEnd: settled ? (ends[0] ?? null) : null,
     words: words.slice(0, 20000),
     leftOver: reading.leftOver.slice(0, 200).map((left) => left.slice(0, 400)),
-  };
+  });
 };

@@ -1,3 +1,4 @@
+import { mendDocket } from '../vocabulary/mendDocket.ts';
 import { symptomOf } from '../vocabulary/complaints.ts';
 import type { Docket, DocketSymptom } from '../vocabulary/docket.ts';
 import type { IntakeReading } from '../vocabulary/intakeReading.ts';
@@ -35,7 +36,7 @@ export const mergeReading = (docket: Docket, reading: IntakeReading, words: stri
     differs && !(docket.positions ?? []).some((p) => p.wheelEnds.includes(before))
       ? [{ text: before, wheelEnds: [before], needs: null }, ...positions]
       : positions;
-  return {
+  return mendDocket({
     ...docket,
     vehicle: {
       ...docket.vehicle,
@@ -60,5 +61,5 @@ export const mergeReading = (docket: Docket, reading: IntakeReading, words: stri
       0,
       200,
     ),
-  };
+  });
 };

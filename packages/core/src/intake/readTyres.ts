@@ -1,4 +1,4 @@
-import { parseTyreSize } from '../checks/tyreSize.ts';
+import { parseTyreSize } from '../vocabulary/tyreSize.ts';
 import type { TyreSizes } from '../vocabulary/tyreSizes.ts';
 import { wheelEndAt } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';

@@ -2,7 +2,8 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Random } from '../chance/random.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { FAILURE_TYPES } from '../codes/codeMeaning.ts';
-import { architectureGroups, type Architecture } from '../diagnosis/architecture.ts';
+import { architectureGroups, groupAt, type Architecture } from '../diagnosis/architecture.ts';
+import { sensedEnds } from '../diagnosis/sensedEnd.ts';
 import { gatherEvidence } from '../diagnosis/evidence/gatherEvidence.ts';
 import { posterior, type EndPosterior } from '../diagnosis/posterior.ts';
 import { faultPrior, statePrior } from '../diagnosis/priors.ts';
@@ -73,7 +74,7 @@ export const drawCase = (
     driveline: random.pick(['fwd', 'rwd', 'awd'] as const),
   };
   const axle = wheelEnd.slice(0, 2);
-  const unknown = architectureGroups(vehicle, 2, new Set(), a).find((group) => group.ends.includes(wheelEnd));
+  const unknown = groupAt(architectureGroups(vehicle, 2, new Set(), a), wheelEnd);
   const architecture = drawWeighted(
     random,
     (unknown?.options ?? []).map((option) => [option.architecture, option.chance] as const),
@@ -137,7 +138,7 @@ export const drawCase = (
     readings: [],
   };
   const groups = architectureGroups(docket.vehicle ?? {}, 2, new Set(), a);
-  const ends = groups.flatMap((group) => group.ends);
+  const ends = sensedEnds(groups, 2);
   const evidence = gatherEvidence(docket, [code], wheelEnd, { axles: 2, names: { axles: 2 }, ends, a });
   const whole = posterior(groups, evidence, docket.vehicle ?? {}, today, a);
   const end = whole.ends.find((each) => each.wheelEnd === wheelEnd) as EndPosterior;

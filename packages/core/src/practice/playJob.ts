@@ -145,7 +145,7 @@ export const playJob = (
           {
             path: '',
             label: '',
-            wheelEnd: end,
+            wheelEnd: null,
             mechanism: '',
             kind: 'check',
             seen: (fault) => checkChance(table, each, fault, truth),

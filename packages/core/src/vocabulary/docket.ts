@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
 import { DOUBTS, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
-import { TyreSizes } from './tyreSizes.ts';
+import { TyreSizes, TyreSizeText } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
   Cause,
@@ -58,7 +58,7 @@ export const DocketVehicle = z.object({
   /** What splits the fitment and was found out: hub maker, brake code, plug colour. */
   attributes: z.record(z.string(), text(60)).nullish(),
   /** Size the vehicle was built with. */
-  originalTyre: text(60).nullish(),
+  originalTyre: TyreSizeText.nullish(),
 });
 export type DocketVehicle = z.infer<typeof DocketVehicle>;
 
@@ -200,6 +200,9 @@ export const Outcome = z.object({
 });
 export type Outcome = z.infer<typeof Outcome>;
 
+/** So many words that were not understood are kept. */
+export const MOST_LEFT_OVER = 200;
+
 const list = <T extends z.ZodType>(item: T, max: number) => z.array(item).max(max).nullish();
 
 /** A word of danger that was heard but not surely meant: it is asked until it is answered. */
@@ -224,7 +227,7 @@ export const Docket = z.object({
   /** The customer's own words, as typed or pasted. */
   words: text(20000).nullish(),
   /** Words the reading could not use; kept visible. */
-  leftOver: list(text(400), 200),
+  leftOver: list(text(400), MOST_LEFT_OVER),
   doubts: list(Doubt, 20),
   /** Corner phrases as read, so that a disagreement stays on the docket until it is answered. */
   positions: list(

@@ -1,44 +1,41 @@
 import { BadInput } from './badInput.ts';
 import { CHECK_NAMES } from './check.ts';
-import { Docket } from './docket.ts';
+import { Docket, MOST_LEFT_OVER } from './docket.ts';
 import { parse } from './parse.ts';
+import { namedWheelEnds } from './namedWheelEnds.ts';
 import { axleOf } from './wheelEndWords.ts';
-import type { WheelEnd } from './wheelEnd.ts';
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
-/** Every wheel end a docket names, with its path, so that one that cannot exist on the vehicle is named exactly. */
-const namedWheelEnds = (docket: Docket): Array<{ path: string; wheelEnd: WheelEnd }> => {
-  const found: Array<{ path: string; wheelEnd: WheelEnd | null | undefined }> = [
-    { path: 'wheelEnd', wheelEnd: docket.wheelEnd },
-    ...(docket.codes ?? []).map((code, i) => ({ path: `codes[${i}].wheelEnd`, wheelEnd: code.wheelEnd })),
-    ...(docket.history ?? []).map((event, i) => ({
-      path: `history[${i}].wheelEnd`,
-      wheelEnd: event.wheelEnd,
-    })),
-    ...(docket.checks ?? []).flatMap((check, i) => [
-      { path: `checks[${i}].wheelEnd`, wheelEnd: check.wheelEnd },
-      ...(check.check === 'swap' ? [{ path: `checks[${i}].with`, wheelEnd: check.with }] : []),
-      ...(check.check === 'tyres'
-        ? Object.keys(check.sizes).map((end) => ({ path: `checks[${i}].sizes.${end}`, wheelEnd: end }))
-        : []),
-    ]),
-    ...Object.keys(docket.vehicle?.tyres ?? {}).map((end) => ({
-      path: `vehicle.tyres.${end}`,
-      wheelEnd: end,
-    })),
-    ...Object.keys(docket.vehicle?.wheelEnds ?? {}).map((end) => ({
-      path: `vehicle.wheelEnds.${end}`,
-      wheelEnd: end,
-    })),
-    { path: 'chosen.wheelEnd', wheelEnd: docket.chosen?.wheelEnd },
-  ];
-  return found.filter((entry): entry is { path: string; wheelEnd: WheelEnd } => Boolean(entry.wheelEnd));
+/** Where an older docket may hold fields under other names, which are read into the ones of today. */
+const READ_INTO_OTHERS: ReadonlySet<string> = new Set(['chosen', 'options']);
+
+/** Fields that were given and that no docket has, in words. */
+const unknownFields = (given: unknown, read: unknown, path = ''): string[] => {
+  if (Array.isArray(given))
+    return given.flatMap((each, i) =>
+      unknownFields(each, Array.isArray(read) ? read[i] : undefined, `${path}[${i}]`),
+    );
+  if (!isRecord(given)) return [];
+  return Object.entries(given).flatMap(([name, value]) => {
+    const at = path ? `${path}.${name}` : name;
+    if (value == null || READ_INTO_OTHERS.has(at)) return [];
+    if (!isRecord(read) || !(name in read))
+      return [`${at}: ${(JSON.stringify(value) ?? '').slice(0, 200)} is not a field of a docket`];
+    return unknownFields(value, read[name], at);
+  });
 };
 
+/** What nobody here knows stays in sight, as words that were not understood. */
+const withUnknown = (docket: Docket, unknown: readonly string[]): Docket =>
+  unknown.length === 0
+    ? docket
+    : { ...docket, leftOver: [...(docket.leftOver ?? []), ...unknown].slice(0, MOST_LEFT_OVER) };
+
 /**
- * Validates a docket from outside: its shape, its words, and that every wheel end exists on its vehicle.
+ * Validates a docket from outside: its shape, its words, and that every wheel end exists on its vehicle. A field that
+ * no docket has is named among what was not understood.
  * @throws BadInput with the path of the first problem.
  */
 export const parseDocket = (input: unknown): Docket => {
@@ -63,7 +60,8 @@ export const parseDocket = (input: unknown): Docket => {
           `${JSON.stringify(name) ?? 'nothing'} is not a known check; use one of ${CHECK_NAMES.join(' | ')}`,
         );
     });
-  const docket = parse(Docket, input);
+  const read = parse(Docket, input);
+  const docket = withUnknown(read, unknownFields(input, read));
   const axles = docket.vehicle?.axles;
   if (axles)
     for (const { path, wheelEnd } of namedWheelEnds(docket))

@@ -118,7 +118,7 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
       em(),
       id(ctx),
       version,
-      parseDocket(mergeReading(docket, reading, words)),
+      mergeReading(docket, reading, words),
       `heard: ${words.slice(0, 60)}`,
     );
   });

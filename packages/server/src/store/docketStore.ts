@@ -1,4 +1,4 @@
-import { advise, parseDocket, type Advice, type Docket } from '@hardy/core';
+import { advise, mendDocket, type Advice, type Docket } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import diff from 'microdiff';
@@ -38,10 +38,13 @@ const columnsOf = (docket: Docket, advice: Advice) => ({
   document: JSON.stringify(docket),
 });
 
+/** A document as it was stored, by whatever version: what is refused today is kept in its words. */
+const storedDocket = (document: string): Docket => mendDocket(JSON.parse(document));
+
 const edits = { kind: { $in: ['create', 'edit'] } };
 
 const view = async (em: EntityManager, row: DocketRow, advice?: Advice): Promise<DocketView> => {
-  const docket = parseDocket(JSON.parse(row.document));
+  const docket = storedDocket(row.document);
   const current = await em.findOne(ChangeRow, { docketId: row.id, version: row.content });
   const child = await em.count(ChangeRow, { docketId: row.id, parent: row.content, ...edits });
   return {
@@ -101,7 +104,7 @@ export const createDocket = async (
 
 /** The docket's document alone, without advice. */
 export const readDocket = async (em: EntityManager, id: string): Promise<Docket> =>
-  parseDocket(JSON.parse((await load(em, id)).document));
+  storedDocket((await load(em, id)).document);
 
 export const getDocket = async (em: EntityManager, id: string): Promise<DocketView> =>
   view(em, await load(em, id));
@@ -122,7 +125,7 @@ export const differences = (
 
 const mustBeCurrent = (row: DocketRow, version: number, yours: Docket | null): void => {
   if (row.version === version) return;
-  const theirs = parseDocket(JSON.parse(row.document));
+  const theirs = storedDocket(row.document);
   throw new Problem(
     409,
     'Changed meanwhile',
@@ -226,7 +229,7 @@ export const stepDocket = (
     const advice = await record(
       tx,
       row,
-      parseDocket(JSON.parse(target.document)),
+      storedDocket(target.document),
       { kind: direction, label, content: target.version, parent: null },
       new Date(),
     );
@@ -315,7 +318,7 @@ export const currentDockets = async (
   em: EntityManager,
 ): Promise<Array<{ id: string; number: number; docket: Docket }>> =>
   (await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' } })).map(
-    ({ id, number, document }) => ({ id, number, docket: parseDocket(JSON.parse(document)) }),
+    ({ id, number, document }) => ({ id, number, docket: storedDocket(document) }),
   );
 
 /** Today's figures: from the start of the day that `now` is in, local time. */

@@ -9,7 +9,8 @@ import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
 import { checkChance, jointChance } from '../checkTable.ts';
 import type { Chance, Finding } from '../finding.ts';
 import { mechanismOf } from '../mechanism.ts';
-import { settleEnd, type EvidenceContext } from './context.ts';
+import type { SensedEnd } from '../sensedEnd.ts';
+import type { EvidenceContext } from './context.ts';
 
 /** Checks that speak of something else than a wheel end's chain: the battery, tyres all round, the brakes themselves. */
 const ELSEWHERE: ReadonlySet<Check['check']> = new Set(['battery', 'tyres', 'brake.fluid']);
@@ -51,7 +52,7 @@ const resultInWords = (check: Check): string => {
 export const checkFinding = (
   check: Check,
   i: number,
-  end: WheelEnd | null,
+  end: SensedEnd | null,
   sizes: TyreSizes,
   context: EvidenceContext,
 ): Finding | null => {
@@ -109,7 +110,7 @@ export const tyreFindings = (sizes: TyreSizes, path: string, context: EvidenceCo
   const finding = (end: WheelEnd, result: 'differ' | 'match', label: string): Finding => ({
     path,
     label,
-    wheelEnd: settleEnd(end, ends),
+    wheelEnd: ends.at(end),
     mechanism: 'tyres',
     kind: 'check',
     seen: (fault) => checkChance('tyres', result, fault, a),

@@ -2,7 +2,7 @@ import type { Assumptions } from '../../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import { isBrakeController } from '../../codes/codeTexts.ts';
 import type { Docket } from '../../vocabulary/docket.ts';
-import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
+import type { SensedEnd } from '../sensedEnd.ts';
 import type { Finding } from '../finding.ts';
 
 const DEAD_MEANINGS = new Set([
@@ -22,7 +22,7 @@ const DEAD_MEANINGS = new Set([
 export const codeFinding = (
   code: UnderstoodCode,
   i: number,
-  end: WheelEnd | null,
+  end: SensedEnd | null,
   cleared: boolean,
   a: Assumptions,
 ): Finding => {
@@ -74,8 +74,8 @@ const brakeControllerRead = (docket: Docket, codes: readonly UnderstoodCode[]): 
 export const silenceFindings = (
   docket: Docket,
   codes: readonly UnderstoodCode[],
-  ends: readonly WheelEnd[],
-  named: ReadonlySet<WheelEnd>,
+  ends: readonly SensedEnd[],
+  named: ReadonlySet<SensedEnd>,
   a: Assumptions,
 ): Finding[] =>
   brakeControllerRead(docket, codes)

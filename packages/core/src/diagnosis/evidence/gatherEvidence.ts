@@ -9,7 +9,8 @@ import { onceEach, type Evidence, type Finding } from '../finding.ts';
 import { checkFinding, tyreFindings } from './checkFindings.ts';
 import { codeFinding, silenceFindings } from './codeFindings.ts';
 import { complaintsOf } from './complaintsOf.ts';
-import { settleEnd, type EvidenceContext } from './context.ts';
+import type { SensedEnd } from '../sensedEnd.ts';
+import type { EvidenceContext } from './context.ts';
 import { historyFinding, OF_THE_BATTERY, staleCodeFinding } from './historyFinding.ts';
 import { settleFacts } from './settleFacts.ts';
 import { sharedFindings } from './sharedFindings.ts';
@@ -20,10 +21,10 @@ import { sharedFindings } from './sharedFindings.ts';
  */
 const spokenOf = (
   check: Check,
-  coded: ReadonlySet<WheelEnd>,
-  ends: readonly WheelEnd[],
-  at: WheelEnd | null,
-): ReadonlyArray<WheelEnd | null> => {
+  coded: ReadonlySet<SensedEnd>,
+  ends: readonly SensedEnd[],
+  at: SensedEnd | null,
+): ReadonlyArray<SensedEnd | null> => {
   if (check.wheelEnd) return [at];
   if (check.check === 'live' && check.pattern === 'normal') return ends;
   const over =
@@ -34,16 +35,25 @@ const spokenOf = (
 
 /**
  * Turns a docket into evidence. Every fact keeps the path it comes from, so that its effect can be shown beside it.
- * Facts without a wheel end are tied to `corner` when that is settled, and else to the corner complained of.
+ * Facts without a wheel end are tied to the wheel end `named` when that is settled, and else to the corner complained of.
  */
 export const gatherEvidence = (
   docket: Docket,
   codes: readonly UnderstoodCode[],
-  corner: WheelEnd | null,
+  named: WheelEnd | null,
   context: EvidenceContext,
 ): Evidence => {
   const { a, ends } = context;
-  const at = (check: Check) => settleEnd(check.wheelEnd, ends) ?? corner;
+  const corner = ends.at(named);
+  const at = (check: Check) => (check.wheelEnd ? ends.at(check.wheelEnd) : corner);
+  const nowhere = new Map<string, string>();
+  /** Whether a fact is of a place that has no signal; then it says why it counts for nothing. */
+  const isNowhere = (path: string, given: readonly WheelEnd[]): boolean => {
+    const [first] = given;
+    if (first === undefined || given.some((end) => ends.at(end))) return false;
+    nowhere.set(path, ends.why(first));
+    return true;
+  };
   const says = (check: Check): boolean => {
     if (check.check === 'brake.fluid') return true;
     const end = at(check);
@@ -53,17 +63,15 @@ export const gatherEvidence = (
     );
   };
   const setAside = settleFacts(docket, at, says);
-  const counts = (path: string) => !setAside.has(path);
+  const counts = (path: string, given: readonly WheelEnd[]) => !setAside.has(path) && !isNowhere(path, given);
   const findings: Finding[] = [];
   const cleared = docket.codesCleared === true;
 
-  const coded = new Set<WheelEnd>();
+  const coded = new Set<SensedEnd>();
   let codeAdrift = false;
   codes.forEach((code, i) => {
-    if (code.role !== 'root' || !counts(`codes[${i}]`)) return;
-    const where = [
-      ...new Set(code.wheelEnds.map((end) => settleEnd(end, ends)).filter((end) => end !== null)),
-    ];
+    if (code.role !== 'root' || !counts(`codes[${i}]`, code.wheelEnds)) return;
+    const where = [...new Set(code.wheelEnds.map((end) => ends.at(end)).filter((end) => end !== null))];
     const known = where.length > 0 ? where : [corner];
     for (const end of known) {
       findings.push(codeFinding(code, i, end, cleared, a));
@@ -72,15 +80,15 @@ export const gatherEvidence = (
     }
   });
   // A code whose corner is not known may be any wheel's: then none can be called silent.
-  if (!codeAdrift) findings.push(...silenceFindings(docket, codes, ends, coded, a));
+  if (!codeAdrift) findings.push(...silenceFindings(docket, codes, ends.all, coded, a));
 
   (docket.history ?? []).forEach((event, i) => {
-    if (!counts(`history[${i}]`)) return;
+    if (!counts(`history[${i}]`, event.wheelEnd ? [event.wheelEnd] : [])) return;
     if (OF_THE_BATTERY.has(event.event)) {
       if (!cleared) for (const end of coded) findings.push(staleCodeFinding(event, i, end, a));
       return;
     }
-    findings.push(historyFinding(event, i, settleEnd(event.wheelEnd, ends) ?? corner, a));
+    findings.push(historyFinding(event, i, ends.at(event.wheelEnd) ?? corner, a));
   });
 
   const sizes: TyreSizes = (docket.checks ?? []).reduce<TyreSizes>(
@@ -88,8 +96,8 @@ export const gatherEvidence = (
     docket.vehicle?.tyres ?? {},
   );
   (docket.checks ?? []).forEach((check, i) => {
-    if (!counts(`checks[${i}]`)) return;
-    for (const end of spokenOf(check, coded, ends, at(check))) {
+    if (!counts(`checks[${i}]`, check.wheelEnd ? [check.wheelEnd] : [])) return;
+    for (const end of spokenOf(check, coded, ends.all, at(check))) {
       const finding = checkFinding(check, i, end, sizes, context);
       if (finding) findings.push(finding);
     }
@@ -98,12 +106,13 @@ export const gatherEvidence = (
     const i = (docket.checks ?? []).findIndex((check) => check.check === 'tyres');
     findings.push(...tyreFindings(sizes, i >= 0 ? `checks[${i}]` : 'vehicle.tyres', context));
   }
-  const named = settleEnd(docket.wheelEnd, ends);
-  if (named)
+  const claimed = ends.at(docket.wheelEnd);
+  if (docket.wheelEnd) isNowhere('wheelEnd', [docket.wheelEnd]);
+  if (claimed)
     findings.push({
       path: 'wheelEnd',
-      label: `the customer names ${wheelEndInWords(named, context.names)}`,
-      wheelEnd: named,
+      label: `the customer names ${wheelEndInWords(docket.wheelEnd ?? claimed, context.names)}`,
+      wheelEnd: claimed,
       mechanism: 'claim',
       kind: 'present',
       seen: (fault) =>
@@ -117,6 +126,6 @@ export const gatherEvidence = (
     })),
     complaints: complaintsOf(docket.symptoms ?? [], codes, context),
     shared: sharedFindings(docket, codes, setAside, a),
-    setAside,
+    setAside: new Map([...setAside, ...nowhere]),
   };
 };

@@ -1,7 +1,7 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import type { HistoryEvent } from '../../vocabulary/docket.ts';
 import { EVENT_IN_WORDS } from '../../vocabulary/inWords.ts';
-import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
+import type { SensedEnd } from '../sensedEnd.ts';
 import type { Finding } from '../finding.ts';
 
 /** Events of the whole vehicle: they speak of the supply and of stale codes, not of a wheel end's links. */
@@ -17,7 +17,7 @@ export const fadeOf = (event: HistoryEvent, a: Assumptions): number =>
 export const historyFinding = (
   event: HistoryEvent,
   i: number,
-  end: WheelEnd | null,
+  end: SensedEnd | null,
   a: Assumptions,
 ): Finding => {
   const short =
@@ -49,7 +49,12 @@ export const historyFinding = (
 };
 
 /** A battery that was flat or renewed: it makes a stale code likelier where there is one, and moves nothing else here. */
-export const staleCodeFinding = (event: HistoryEvent, i: number, end: WheelEnd, a: Assumptions): Finding => ({
+export const staleCodeFinding = (
+  event: HistoryEvent,
+  i: number,
+  end: SensedEnd,
+  a: Assumptions,
+): Finding => ({
   path: `history[${i}]`,
   label: EVENT_IN_WORDS[event.event],
   wheelEnd: end,

@@ -11,8 +11,9 @@ const FULL_PROFILE = 0.95;
 /** Old metric sizes without a profile, such as 185R14, are of the 80 series. */
 const METRIC_DEFAULT_PROFILE = 0.8;
 
-const metric = /^(?:LT|P|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
-const metricNoProfile = /^(\d{3})\s*(?:Z?R)\s*(\d{2})\b/i;
+const metric =
+  /^(?:LT|ST|P|C|T)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*(?:Z?R|-|D|B)?\s*F?\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
+const metricNoProfile = /^(\d{3})\s*(?:Z?R|-)\s*(\d{2})(?!\d)/i;
 const flotation =
   /^(?:LT)?\s*(\d{2}(?:[.,]\d{1,2})?)\s*[xX\u00D7*]\s*(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)?\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
 const inches = /^(\d{1,2}(?:[.,]\d{1,2})?)\s*(?:Z?R|-)\s*(\d{2}(?:[.,]5)?)(?!\d)/i;
@@ -30,7 +31,7 @@ export const parseTyreSize = (text: string): Tyre | null => {
     const width = number(match[1]);
     const rim = number(match[3]) * MM_PER_INCH;
     const aspect = number(match[2]);
-    if (width < 105 || width > 455 || aspect < 20 || aspect > 110) return null;
+    if (width < 105 || width > 760 || aspect < 20 || aspect > 110) return null;
     return { width, rim, diameter: rim + (2 * width * aspect) / 100 };
   }
   match = metricNoProfile.exec(size);

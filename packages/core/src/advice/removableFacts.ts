@@ -1,0 +1,141 @@
+import { evidenceWithout, uses, type Removable } from '../diagnosis/explain.ts';
+import type { Evidence } from '../diagnosis/finding.ts';
+import { posterior } from '../diagnosis/posterior.ts';
+import { whyIdle } from '../diagnosis/whyIdle.ts';
+import type { FactEffect } from '../vocabulary/advice.ts';
+import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
+import { diagnose, type Diagnosed } from './diagnose.ts';
+import type { Knowledge } from './knowledge.ts';
+
+type Fact = Pick<Removable, 'path' | 'label' | 'wheelEnd'>;
+
+/** Facts the evidence keeps by their path: the posterior without one is the posterior of the others. */
+const listedFacts = (d: Diagnosed): Fact[] => {
+  const { docket, codes, corner } = d;
+  return [
+    ...(docket.symptoms ?? []).map((_, i) => ({ path: `symptoms[${i}]`, label: '', wheelEnd: null })),
+    ...codes.map((code, i) => ({
+      path: `codes[${i}]`,
+      label: code.code,
+      wheelEnd: code.wheelEnds[0] ?? null,
+    })),
+    ...(docket.history ?? []).map((event, i) => ({
+      path: `history[${i}]`,
+      label: event.event,
+      wheelEnd: event.wheelEnd ?? null,
+    })),
+    ...(docket.checks ?? []).map((check, i) => ({
+      path: `checks[${i}]`,
+      label: check.check,
+      wheelEnd: check.wheelEnd ?? null,
+    })),
+    ...(docket.modulesRead?.length
+      ? [{ path: 'modulesRead', label: `read: ${docket.modulesRead.join(', ')}`, wheelEnd: null }]
+      : []),
+    ...(corner.named ? [{ path: 'wheelEnd', label: 'corner named', wheelEnd: corner.named }] : []),
+    ...(Object.keys(d.vehicle.tyres ?? {}).length > 0
+      ? [{ path: 'vehicle.tyres', label: 'tyre sizes', wheelEnd: null }]
+      : []),
+  ];
+};
+
+/** What of the vehicle moves only how likely each fault was from the start: a label, and the vehicle without it. */
+const ODDS_FACTS: ReadonlyArray<{
+  readonly field: 'saltExposure' | 'buildDate' | 'distanceKm' | 'originalTyre' | 'knuckle';
+  readonly label: (vehicle: DocketVehicle) => string;
+}> = [
+  { field: 'saltExposure', label: ({ saltExposure }) => `road salt: ${saltExposure}` },
+  { field: 'buildDate', label: ({ buildDate }) => `built ${buildDate}` },
+  {
+    field: 'distanceKm',
+    label: ({ distanceKm }) => `${(distanceKm ?? 0).toLocaleString('en-GB')} km driven`,
+  },
+  { field: 'originalTyre', label: ({ originalTyre }) => `built with ${originalTyre}` },
+  { field: 'knuckle', label: ({ knuckle }) => `${knuckle} knuckle` },
+];
+
+/** Facts that change how the docket is read as a whole: without one of them it is diagnosed anew. */
+const readingFacts = (given: Docket): Array<Fact & { readonly docket: Docket }> => {
+  const { vehicle } = given;
+  const wheelEnds = vehicle?.wheelEnds ?? {};
+  return [
+    ...(vehicle?.driveline
+      ? [
+          {
+            path: 'vehicle.driveline',
+            label: vehicle.driveline,
+            wheelEnd: null,
+            docket: { ...given, vehicle: { ...vehicle, driveline: null } },
+          },
+        ]
+      : []),
+    ...Object.keys(wheelEnds).map((end) => ({
+      path: `vehicle.wheelEnds.${end}`,
+      label: `how ${end} is built`,
+      wheelEnd: null,
+      docket: {
+        ...given,
+        vehicle: {
+          ...vehicle,
+          wheelEnds: Object.fromEntries(Object.entries(wheelEnds).filter(([each]) => each !== end)),
+        },
+      },
+    })),
+    ...(given.codesCleared == null
+      ? []
+      : [
+          {
+            path: 'codesCleared',
+            label: given.codesCleared ? 'codes cleared and read again' : 'codes not cleared',
+            wheelEnd: null,
+            docket: { ...given, codesCleared: null },
+          },
+        ]),
+    ...(given.reader
+      ? [
+          {
+            path: 'reader',
+            label: `reader: ${given.reader}`,
+            wheelEnd: null,
+            docket: { ...given, reader: null },
+          },
+        ]
+      : []),
+  ];
+};
+
+/** Every fact of a docket that may move what is believed, each with what would be believed without it. */
+export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge): Removable[] => {
+  const why = (path: string) => () => whyIdle(path, d.docket, d.codes, d.evidenceContext);
+  const ask = (vehicle: DocketVehicle, evidence: Evidence) =>
+    posterior(d.groups, evidence, vehicle, knowledge.today, d.a, d.memo);
+  return [
+    ...ODDS_FACTS.filter(({ field }) => d.vehicle[field] != null).map(({ field, label }) => ({
+      path: `vehicle.${field}`,
+      label: label(d.vehicle),
+      wheelEnd: null,
+      without: () => ask({ ...d.vehicle, [field]: null }, d.evidence),
+      why: why(`vehicle.${field}`),
+    })),
+    ...listedFacts(d).map((fact) => ({
+      ...fact,
+      without: () =>
+        uses(d.evidence, fact.path) ? ask(d.vehicle, evidenceWithout(d.evidence, fact.path)) : null,
+      why: why(fact.path),
+    })),
+    ...readingFacts(given).map(({ docket, ...fact }) => ({
+      ...fact,
+      without: () => diagnose(docket, knowledge).whole,
+      why: why(fact.path),
+    })),
+  ];
+};
+
+/** What a fact is called where it was found to say something. */
+export const labelOf = ({ path, label }: FactEffect, evidence: Evidence): string =>
+  (
+    evidence.findings.find((f) => f.path === path && !f.isNormal) ??
+    evidence.findings.find((f) => f.path === path) ??
+    evidence.complaints.find((c) => c.paths.includes(path)) ??
+    evidence.shared.find((s) => s.path === path)
+  )?.label ?? label;
