@@ -253,3 +253,22 @@ describe('what was taken, and what was not', () => {
     expect(takeOffer(offer).priceCents).toBe(Math.round(offer.price * 100));
   });
 });
+
+describe('dials at an extreme', () => {
+  test.each([
+    [{ labourRate: 450 }, {}],
+    [{ labourRate: 1000 }, {}],
+    [{ assumptions: { 'idle-day.cost': 1300 } }, {}],
+    [{ assumptions: { 'comeback.cost': 5000, 'horizon.years': 20 } }, {}],
+    [{ prices: { 'hub-assembly': 90_000 } }, {}],
+    [{ assumptions: { 'diy.hour-value': 900 } }, { kind: 'self' as const }],
+  ])('%j is compared, and no dial leaves what a docket takes', (options, customer) => {
+    const bench = compareBench(job(old, { options, customer }), knowledge);
+    for (const { dial, low, high, swing } of bench.sensitivities()) {
+      expect(low).toBeLessThanOrEqual(high);
+      for (const value of [low, high, swing.lowAt, swing.highAt])
+        expect(bench.compare({ [dial]: value }, false)?.ways.length).toBeGreaterThan(0);
+    }
+    expect(bench.compare({ 'labour-rate': 1e9, 'idle-day': -5 }, false)?.ways.length).toBeGreaterThan(0);
+  });
+});

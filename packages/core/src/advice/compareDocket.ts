@@ -218,7 +218,7 @@ export const compareBench = (
       return DIALS.map((dial): Sensitivity => {
         const rule = DIAL_RULES[dial];
         const at = rule.at(base, start.model, start.a);
-        const [low, high] = rule.range(at, start.model);
+        const [low, high] = rule.range(at, start.model, base);
         const costsAt = (x: number) => means(rule.set(base, x));
         const lead = (x: number): number => {
           const costs = costsAt(x);
@@ -247,7 +247,7 @@ export const compareBench = (
           }
           left = right;
         }
-        const [lowAt, highAt] = rule.plausible(at, start.a);
+        const [lowAt, highAt] = rule.plausible(at, start.a, base);
         return {
           dial,
           label: rule.label,

@@ -1,3 +1,4 @@
+import { mustBeSaid } from '../../safety/mustBeSaid.ts';
 import { fixInWords, guideFor } from '../../plan/planTree.ts';
 import type { Plan, Verdict } from '../../vocabulary/advice.ts';
 import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
@@ -30,8 +31,11 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   }
   if (!said) throw new Error('no rule of the verdict applies: the corner rule must');
   const { check } = said.verdict;
+  // Rocking is what the verdict asks for already: it is not said twice.
+  const safety =
+    check === 'bearing.play' ? [] : mustBeSaid(s.docket, s.dangers, s.docket.wheelEnd ?? null, s.names);
   return {
-    verdict: said.verdict,
+    verdict: { ...said.verdict, also: [...said.verdict.also, ...safety] },
     plan: {
       worth: said.worth ?? 0,
       school: s.school,
