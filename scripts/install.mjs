@@ -30,24 +30,36 @@ export const once = (name, key, step) => {
   writeFileSync(mark, key);
 };
 
+const lockAt = (file) =>
+  existsSync(join(ROOT, file)) ? JSON.parse(readFileSync(join(ROOT, file), 'utf8')).packages : null;
+
+/**
+ * Whether what is installed is what the lock file asks for: npm keeps its own list of what it put there. A package for
+ * another platform may be absent, and the project's own folders are only links.
+ */
+export const packagesMatch = () => {
+  const wanted = lockAt('package-lock.json');
+  const there = lockAt('node_modules/.package-lock.json');
+  if (!wanted || !there) return false;
+  return Object.entries(wanted).every(([path, { version, link, optional, peer }]) => {
+    if (!path.startsWith('node_modules/') && !path.includes('/node_modules/')) return true;
+    if (link) return existsSync(join(ROOT, path));
+    const found = there[path];
+    return found ? found.version === version && existsSync(join(ROOT, path)) : Boolean(optional || peer);
+  });
+};
+
 /** Installs the packages of the lock file when they are missing or out of date. */
 export const installPackages = () => {
-  const key =
-    digest(['package-lock.json']) +
-    process.version +
-    existsSync(join(ROOT, 'node_modules', '.package-lock.json'));
-  once('packages', key, () => {
-    process.stdout.write(
-      'Installing packages (the first time takes about two minutes: the database is compiled)\n',
-    );
-    const code = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
-    if (code !== 0) {
-      process.stderr.write('npm could not install the packages; see above\n');
-      process.exit(1);
-    }
-  });
-  // The mark is for the state after installing.
-  writeFileSync(join(CACHE, 'packages.done'), digest(['package-lock.json']) + process.version + true);
+  if (packagesMatch()) return;
+  process.stdout.write(
+    'Installing packages (the first time takes about two minutes: the database is compiled)\n',
+  );
+  const code = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  if (code !== 0) {
+    process.stderr.write('npm could not install the packages; see above\n');
+    process.exit(1);
+  }
 };
 
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];

@@ -40,6 +40,45 @@ describe('the scenario', () => {
   });
 });
 
+describe('looking for a docket', () => {
+  const found = async (q: string): Promise<number> =>
+    ((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body as unknown[]).length;
+
+  test.each(['%', '_', 'min%bus', 'm_nibus', '\\'])('%s is looked for as it is written', async (q) => {
+    expect(await found(q)).toBe(0);
+  });
+
+  test('what is there is found, percent signs too', async () => {
+    const view = await opened('merrowby minibus');
+    await put(view, { ...view.docket, customer: { name: 'Grit 100%_ Ltd' } });
+    expect(await found('100%_')).toBe(1);
+    expect(await found('MERROWBY')).toBeGreaterThan(0);
+  });
+});
+
+describe('words on a docket that is full', () => {
+  test('are taken, and what could not be kept is in its words', async () => {
+    const view = await opened();
+    const full = await put(view, {
+      ...view.docket,
+      codes: Array.from({ length: 500 }, (_, i) => ({ code: `B${1000 + i}` })),
+    });
+    expect(full.status).toBe(200);
+    const heard = await api('POST', `/dockets/${view.id}/words`, {
+      version: (full.body as View).version,
+      words: 'no play front left, C0034-13',
+    });
+    expect(heard.status).toBe(200);
+    expect((heard.body as View).docket.checks).toHaveLength(1);
+  });
+
+  test('a voltage no vehicle has stays in the words, and the docket opens', async () => {
+    const view = await opened('abs light, 99 V at the open plug front left, 350 V AC turned by hand');
+    expect((await api('GET', `/dockets/${view.id}`)).status).toBe(200);
+    expect(view.docket.words).toContain('99 V');
+  });
+});
+
 describe('dockets', () => {
   test('words become a docket with advice from the catalogue', async () => {
     const view = await opened();
@@ -231,7 +270,7 @@ describe('the door', () => {
   });
 
   test('words that mean something to SQL or LIKE are only words', async () => {
-    for (const q of ["'; drop table docket; --", '%', '_', '\\'])
+    for (const q of ["'; drop table docket; --", '%%', '__', '\\'])
       expect((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body).toEqual([]);
     expect((await api('GET', '/dockets?state=all')).status).toBe(200);
   });

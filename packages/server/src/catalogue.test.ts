@@ -26,8 +26,11 @@ const exported = async (orm: Parameters<typeof importCatalogue>[0], file: string
   for await (const piece of exportFile(() => orm.em.fork(), file)!) text += piece;
   return text;
 };
+const opened: Array<Awaited<ReturnType<typeof openStore>>> = [];
+afterAll(() => Promise.all(opened.map((orm) => orm.close(true))));
 const intoEmpty = async (files: Readonly<Record<string, string | Buffer>>, mode: ImportMode = 'whole') => {
   const orm = await openStore(':memory:');
+  opened.push(orm);
   const report = await importCatalogue(orm, folderWith(files), mode, never, () => undefined);
   const parts = await orm.em
     .fork()
@@ -53,7 +56,45 @@ describe('catalogue files in and out', () => {
       const lines = (text: string) => text.trim().split('\n').sort();
       expect(lines(await exported(orm, file))).toEqual(lines(await exported(server.running.orm, file)));
     }
-    await orm.close();
+  });
+
+  test('a row of several lines is counted as it stands in the file', async () => {
+    const { report } = await intoEmpty(
+      {
+        'parts.csv': [
+          PART_HEAD,
+          part('P1').replace('a sensor', '"a sensor\nin two lines"'),
+          '',
+          part('P2').replace('12.50', 'dear'),
+        ].join('\r\n'),
+      },
+      'good',
+    );
+    expect(report.errors).toMatchObject([{ line: 5, column: 'price' }]);
+  });
+
+  test('an axle a vehicle cannot have is refused by its line', async () => {
+    const { report } = await intoEmpty(
+      {
+        'vehicles.csv': VEHICLE,
+        'sensing.csv':
+          'vehicleId,position,sensor,mounting,target,ringSoldAlone\nv1,A0,active,,,\nv1,A3L,active,,,\nv1,A2L,active,,,\n',
+        'parts.csv': `${PART_HEAD}\n${part('P1')}`,
+        'applications.csv':
+          'partNumber,vehicleId,wheelEnds,builtFrom,builtTo,conditions\nP1,v1,A0L,,,\nP1,v1,A1L A4L,,,\nP1,v1,A2L,,,\n',
+        'jobs.csv':
+          'vehicleId,axle,partClass,labourHours,access,tools,torques\nv1,0,sensor,1,,,\nv1,3,sensor,1,,,\n',
+      },
+      'good',
+    );
+    expect(report.errors.map(({ file, line, column }) => `${file} ${line} ${column}`)).toEqual([
+      'sensing.csv 2 position',
+      'sensing.csv 3 position',
+      'applications.csv 2 wheelEnds[0]',
+      'applications.csv 3 wheelEnds',
+      'jobs.csv 2 axle',
+      'jobs.csv 3 axle',
+    ]);
   });
 
   test('bad rows are listed with line, column and reason; whole keeps nothing, good keeps the rest', async () => {
@@ -104,7 +145,6 @@ describe('catalogue files in and out', () => {
     expect(report.errors.some(({ reason }) => reason.includes('nowhere'))).toBe(true);
     expect(parts).toHaveLength(3);
     expect(parts.filter((row) => row.superseded_by !== null).map((row) => row.number)).toEqual(['C']);
-    await orm.close();
   });
 
   test.each<[string, (text: string) => Buffer]>([
@@ -120,7 +160,6 @@ describe('catalogue files in and out', () => {
     const { parts, report, orm } = await intoEmpty({ 'parts.csv': encode(text) });
     expect(report.errors).toEqual([]);
     expect(parts[0]?.description).toBe('Fühler');
-    await orm.close();
   });
 
   test('a cell over several lines keeps its lines; importing again changes by key and adds nothing', async () => {
@@ -139,11 +178,11 @@ describe('catalogue files in and out', () => {
       .getConnection()
       .execute<Array<Record<string, unknown>>>('select * from part');
     expect(after.map((row) => [row.number, row.price_cents])).toEqual([['P1', 1375]]);
-    await orm.close();
   });
 
   test('a cancelled import leaves nothing behind; a wrong heading is told', async () => {
     const orm = await openStore(':memory:');
+    opened.push(orm);
     const stop = new AbortController();
     stop.abort();
     const many = [PART_HEAD, ...Array.from({ length: 900 }, (_, i) => part(`P${i}`))].join('\n');
@@ -159,7 +198,6 @@ describe('catalogue files in and out', () => {
     await expect(
       importCatalogue(orm, folderWith({ 'parts.csv': 'one,two\n1,2\n' }), 'whole', never, () => undefined),
     ).rejects.toThrow(/has no heading/);
-    await orm.close();
   });
 });
 

@@ -33,6 +33,18 @@ const saved = async (change: Partial<ShopSettings>): Promise<Changed> =>
 const opened = async (words: string): Promise<{ id: string; advice: Advice }> =>
   (await api('POST', '/dockets', { words })).body;
 
+describe('the list on the counter', () => {
+  test('speaks as the dockets do after a change', async () => {
+    await saved({ overrides: { 'plan.check-floor': 500 } });
+    const lines: Array<{ id: string; headline: string }> = (await api('GET', '/dockets')).body;
+    for (const { id, headline } of lines)
+      expect(headline).toBe(
+        ((await api('GET', `/dockets/${id}`)).body as { advice: Advice }).advice.verdict.sentence,
+      );
+    await saved({ overrides: {} });
+  });
+});
+
 describe('the shop sets its judgement', () => {
   test('every number comes with its unit, range and reason, and lies within its range', async () => {
     const lines: Line[] = (await api('GET', '/assumptions')).body;

@@ -9,6 +9,7 @@ import {
   JobNote,
 } from '../vocabulary/catalogue.ts';
 import { centsFrom, centsInWords } from '../vocabulary/money.ts';
+import { AxleOrWheelEnd } from '../vocabulary/wheelEnd.ts';
 import { parse } from '../vocabulary/parse.ts';
 import { plainCell, readPairs, safeCell, writePairs } from './pairs.ts';
 
@@ -120,7 +121,7 @@ export const VEHICLES = table<CatalogueVehicle>(
 /** How one axle or wheel end of a vehicle senses. */
 export const SensingLine = z.object({
   vehicleId: z.string().min(1),
-  position: z.string().regex(/^A\d[LRC]?$/, 'is not an axle or wheel end such as A1 or A2L'),
+  position: AxleOrWheelEnd,
   sensor: z.enum(['passive', 'active']).nullable(),
   mounting: z.enum(['separate', 'in-hub', 'centre']).nullable(),
   target: z.enum(['ring-on-shaft', 'ring-on-hub', 'encoder-in-bearing', 'ring-in-differential']).nullable(),

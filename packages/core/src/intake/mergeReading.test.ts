@@ -6,7 +6,7 @@ import { docketFromReading } from './docketFromReading.ts';
 import { mergeReading } from './mergeReading.ts';
 import { readIntake } from './readIntake.ts';
 
-const context = bareIntake();
+const context = bareIntake('2026-11-26');
 const base: Docket = { format: 'hardy-spoke/docket', version: 1 };
 const hear = (docket: Docket, words: string): Docket =>
   mergeReading(docket, readIntake(words, context), words);

@@ -24,7 +24,12 @@ const suspectsOf = (docket: Docket, dangers: Dangers, corner: WheelEnd | null): 
     if (check.check === 'bearing.noise' && check.result === 'growl' && !has('bearing.play', wheelEnd))
       return [{ wheelEnd, because: 'it growls and was not rocked: rock it, lifted, before it is driven' }];
     if (check.check === 'bearing.play' && check.result === 'slight' && !has('bearing.noise', wheelEnd))
-      return [{ wheelEnd, because: 'a little play and not spun: spin it, lifted; a growl with play forbids driving' }];
+      return [
+        {
+          wheelEnd,
+          because: 'a little play and not spun: spin it, lifted; a growl with play forbids driving',
+        },
+      ];
     return [];
   });
   const hums = complaintsNow(docket).includes('noise.wheel');

@@ -18,7 +18,11 @@ const NOISE: ReadonlyArray<Partial<Docket>> = [
   { vehicle: { axles: 3, driveline: 'trailer' } },
 ];
 
-type Danger = { readonly checks?: Check[]; readonly symptoms?: DocketSymptom[]; readonly doubts?: Docket['doubts'] };
+type Danger = {
+  readonly checks?: Check[];
+  readonly symptoms?: DocketSymptom[];
+  readonly doubts?: Docket['doubts'];
+};
 const at = (wheelEnd: string | null) => ({ wheelEnd });
 
 const FORBIDS: readonly Danger[] = [

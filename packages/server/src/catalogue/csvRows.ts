@@ -3,7 +3,7 @@ import { createReadStream } from 'node:fs';
 import { open } from 'node:fs/promises';
 import Papa from 'papaparse';
 
-/** One row of a file with its line (the heading is line 1) and how many bytes have been read so far. */
+/** One row of a file with the line it begins on (the heading is line 1) and how many bytes have been read so far. */
 export interface CsvRow {
   readonly cells: Record<string, string>;
   readonly line: number;
@@ -47,11 +47,13 @@ export async function* csvRows(
   let rest = '';
   let heading: string[] | null = null;
   let delimiter = ',';
-  let line = 0;
+  let next = 1;
   let bytes = 0;
   const rowsOf = function* (text: string): Generator<CsvRow> {
     for (const cells of Papa.parse<string[]>(text, { delimiter }).data) {
-      line++;
+      const line = next;
+      // A quoted cell may run over several lines of the file.
+      next += 1 + cells.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
       if (!heading) {
         heading = cells.map((cell) => cell.replace(/^\uFEFF/, '').trim());
         const missing = columns.filter((column) => !heading?.includes(column));

@@ -1,5 +1,6 @@
 import {
   APPLICATIONS,
+  axleOf,
   BadInput,
   CATALOGUE_TABLES,
   circlesIn,
@@ -51,17 +52,20 @@ const BATCH = 400;
 
 class Rollback extends Error {}
 
+/** A set of keys, or a map by them. */
+interface Has {
+  has(key: string): boolean;
+}
+
 const references = async (em: EntityManager) => {
-  const column = async (sql: string): Promise<Set<string>> =>
-    new Set(
-      // In the transaction’s own context: the pool has one connection, another would wait for itself.
-      (
-        await em.getConnection().execute<Array<{ k: string }>>(sql, [], 'all', em.getTransactionContext())
-      ).map(({ k }) => k),
-    );
+  // In the transaction’s own context: the pool has one connection, another would wait for itself.
+  const read = <T>(sql: string) =>
+    em.getConnection().execute<T[]>(sql, [], 'all', em.getTransactionContext());
+  const vehicles = await read<{ id: string; axles: number }>('select id, axles from vehicle');
+  const parts = await read<{ number: string }>('select number from part');
   return {
-    vehicles: await column('select id as k from vehicle'),
-    parts: await column('select number as k from part'),
+    vehicles: new Map(vehicles.map(({ id, axles }) => [id, axles])),
+    parts: new Set(parts.map(({ number }) => number)),
   };
 };
 
@@ -141,20 +145,28 @@ export const importCatalogue = async (
         before += statSync(path).size;
         progress(Math.min(0.99, before / total));
       };
-      const unknown = (set: ReadonlySet<string>, value: string, column: string) =>
+      const unknown = (set: Has, value: string, column: string) =>
         set.has(value) ? null : ([column, `"${value}" is not in the catalogue`] as const);
+      /** An axle behind the last one of the vehicle. */
+      const beyond = (vehicleId: string, axles: readonly number[], column: string) => {
+        const last = known.vehicles.get(vehicleId) ?? 0;
+        const far = axles.find((axle) => axle > last);
+        return far === undefined ? null : ([column, `axle ${far}, but ${vehicleId} has ${last}`] as const);
+      };
 
       await load<CatalogueVehicle>(
         VEHICLES,
         () => null,
         async (batch) => {
           await upsertRows(tx, 'vehicle', 'id', batch.map(vehicleToRow));
-          batch.forEach(({ id }) => known.vehicles.add(id));
+          batch.forEach(({ id, axles }) => known.vehicles.set(id, axles));
         },
       );
       await load<SensingLine>(
         SENSING,
-        (row) => unknown(known.vehicles, row.vehicleId, 'vehicleId'),
+        (row) =>
+          unknown(known.vehicles, row.vehicleId, 'vehicleId') ??
+          beyond(row.vehicleId, [axleOf(row.position)], 'position'),
         async (batch) => {
           for (const row of batch)
             await tx
@@ -213,7 +225,8 @@ export const importCatalogue = async (
         APPLICATIONS,
         (row) =>
           unknown(known.parts, row.partNumber, 'partNumber') ??
-          unknown(known.vehicles, row.vehicleId, 'vehicleId'),
+          unknown(known.vehicles, row.vehicleId, 'vehicleId') ??
+          beyond(row.vehicleId, row.wheelEnds.map(axleOf), 'wheelEnds'),
         (batch) => upsertRows(tx, 'application', 'rowKey', batch.map(applicationToRow)),
       );
       const replace = async (table: string, where: readonly [string, unknown][], row: object) => {
@@ -228,7 +241,8 @@ export const importCatalogue = async (
       };
       await load<JobNote>(
         JOBS,
-        (row) => unknown(known.vehicles, row.vehicleId, 'vehicleId'),
+        (row) =>
+          unknown(known.vehicles, row.vehicleId, 'vehicleId') ?? beyond(row.vehicleId, [row.axle], 'axle'),
         async (batch) => {
           for (const row of batch)
             await replace(

@@ -1,6 +1,7 @@
 import Router from '@koa/router';
 import {
   advise,
+  type Advice,
   assumptionsWith,
   DEFAULT_ASSUMPTIONS,
   parse,
@@ -10,7 +11,7 @@ import {
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { IntakeCache } from '../intakeCache.ts';
 import { knowledgeFor, saveShopSettings, shopSettings } from '../store/catalogueStore.ts';
-import { currentDockets } from '../store/docketStore.ts';
+import { currentDockets, refreshLines } from '../store/docketStore.ts';
 
 /** A docket whose answer a change of settings turned. */
 export interface Turned {
@@ -20,7 +21,7 @@ export interface Turned {
   readonly after: string;
 }
 
-/** How many open dockets are advised anew to show what a change does. */
+/** How many open dockets are looked at for what a change turned; the lines of all of them follow it. */
 const MOST_DOCKETS = 40;
 
 /** The shop's settings and every judgement number, with what a change does to the dockets on the counter. */
@@ -37,25 +38,25 @@ export const setupRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     assumptionsWith(settings.overrides);
     const em = orm.em.fork();
     const old = await shopSettings(em);
-    const dockets = (await currentDockets(em)).slice(0, MOST_DOCKETS);
-    const sentences = async (shop: Settings): Promise<string[]> => {
-      const out: string[] = [];
-      for (const { docket } of dockets) {
+    const all = await currentDockets(em);
+    const dockets = all.slice(0, MOST_DOCKETS);
+    const advised = async (
+      these: typeof all,
+      shop: Settings,
+    ): Promise<Array<{ id: string; advice: Advice }>> => {
+      const out: Array<{ id: string; advice: Advice }> = [];
+      for (const { id, docket } of these) {
         const knowledge = await knowledgeFor(em, docket);
-        out.push(
-          advise(docket, {
-            ...knowledge,
-            overrides: shop.overrides,
-            school: shop.school,
-            currency: shop.currency,
-          }).verdict.sentence,
-        );
+        const { overrides, school, currency } = shop;
+        out.push({ id, advice: advise(docket, { ...knowledge, overrides, school, currency }) });
       }
       return out;
     };
-    const before = await sentences(old);
-    const after = await sentences(settings);
+    const before = (await advised(dockets, old)).map(({ advice }) => advice.verdict.sentence);
+    const now = await advised(all, settings);
+    const after = now.map(({ advice }) => advice.verdict.sentence);
     await saveShopSettings(em, settings);
+    await refreshLines(em, now);
     intake.forget();
     ctx.body = {
       settings,

@@ -26,14 +26,19 @@ export type DocketState = 'open' | 'ordered' | 'closed';
 const stateOf = (docket: Docket): DocketState =>
   docket.outcome ? 'closed' : docket.chosen ? 'ordered' : 'open';
 
-const columnsOf = (docket: Docket, advice: Advice) => ({
-  state: stateOf(docket),
+/** What of a line in the list follows from the advice. */
+const linesOf = (advice: Advice) => ({
   wheelEnd: advice.wheelEnd,
   vehicleName: advice.vehicle.name,
-  fleetNumber: docket.vehicle?.fleetNumber ?? null,
-  customerName: docket.customer?.name ?? null,
   action: advice.verdict.action,
   headline: advice.verdict.sentence,
+});
+
+const columnsOf = (docket: Docket, advice: Advice) => ({
+  ...linesOf(advice),
+  state: stateOf(docket),
+  fleetNumber: docket.vehicle?.fleetNumber ?? null,
+  customerName: docket.customer?.name ?? null,
   outcome: docket.outcome?.result ?? null,
   document: JSON.stringify(docket),
 });
@@ -266,36 +271,40 @@ export interface DocketLine {
   readonly closedAt: string | null;
 }
 
-const escaped = (text: string): string => text.replace(/[%_\\]/g, '\\$&');
+/** Columns of a docket that words are looked for in. */
+const SEARCHED = ['vehicle_name', 'fleet_number', 'customer_name', 'headline'] as const;
 
-/** Dockets by state and words, newest first. */
+/**
+ * Dockets by state and words, newest first. The words are looked for as they are written, whatever the case: no sign in
+ * them stands for another.
+ */
 export const listDockets = async (
   em: EntityManager,
   filter: { state: 'all' | 'current' | DocketState; words: string; limit: number },
 ): Promise<DocketLine[]> => {
-  const like = { $like: `%${escaped(filter.words)}%` };
-  const rows = await em.find(
-    DocketRow,
-    {
-      ...(filter.state === 'all'
-        ? {}
-        : filter.state === 'current'
-          ? { state: { $ne: 'closed' } }
-          : { state: filter.state }),
-      ...(filter.words
-        ? {
-            $or: [
-              { vehicleName: like },
-              { fleetNumber: like },
-              { customerName: like },
-              { headline: like },
-              ...(/^\d+$/.test(filter.words) ? [{ number: Number(filter.words) }] : []),
-            ],
-          }
-        : {}),
-    },
-    { orderBy: { updatedAt: 'desc' }, limit: filter.limit },
-  );
+  const where: string[] = [];
+  const params: unknown[] = [];
+  if (filter.state !== 'all') {
+    where.push(filter.state === 'current' ? 'state <> ?' : 'state = ?');
+    params.push(filter.state === 'current' ? 'closed' : filter.state);
+  }
+  if (filter.words) {
+    const looks = SEARCHED.map((column) => `instr(lower(${column}), lower(?)) > 0`);
+    params.push(...SEARCHED.map(() => filter.words));
+    if (/^\d+$/.test(filter.words)) {
+      looks.push('number = ?');
+      params.push(Number(filter.words));
+    }
+    where.push(`(${looks.join(' or ')})`);
+  }
+  const found = await em
+    .getConnection()
+    .execute<Array<{ id: string }>>(
+      `select id from docket ${where.length > 0 ? `where ${where.join(' and ')}` : ''} order by updated_at desc limit ?`,
+      [...params, filter.limit],
+    );
+  const ids = found.map(({ id }) => id);
+  const rows = await em.find(DocketRow, { id: { $in: ids } }, { orderBy: { updatedAt: 'desc' } });
   return rows.map((row) => ({
     id: row.id,
     number: row.number,
@@ -311,6 +320,17 @@ export const listDockets = async (
     updatedAt: row.updatedAt.toISOString(),
     closedAt: row.closedAt?.toISOString() ?? null,
   }));
+};
+
+/**
+ * Brings the list's lines of dockets up to what is advised now: after a change of the shop's settings the same facts may
+ * say something else. No change of a docket: its version and its time stay.
+ */
+export const refreshLines = async (
+  em: EntityManager,
+  advised: ReadonlyArray<{ id: string; advice: Advice }>,
+): Promise<void> => {
+  for (const { id, advice } of advised) await em.nativeUpdate(DocketRow, { id }, linesOf(advice));
 };
 
 /** The dockets on the counter as they are, newest first. */
