@@ -19,6 +19,7 @@ const ROOMS = [
   'compare',
   'handover',
   'advice',
+  'contract',
   'practice',
 ];
 
@@ -97,7 +98,7 @@ module.exports = {
       from: {
         orphan: true,
         path: '^packages/[^/]+/src/',
-        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|(signal|checks|reasoning)Room\\.ts|\\.css)$',
+        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|(signal|checks|reasoning|contract)Room\\.ts|\\.css)$',
       },
       to: {},
     },

@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { CATALOGUE_TABLES, PARTS } from '@hardy/core';
+import type { ImportMode } from '@hardy/core/contract';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { exportFile } from './catalogue/exportCatalogue.ts';
-import { importCatalogue, type ImportMode } from './catalogue/importCatalogue.ts';
+import { importCatalogue } from './catalogue/importCatalogue.ts';
 import { openStore } from './store/openStore.ts';
 import { openScenario } from './tests/openScenario.ts';
 
@@ -137,7 +138,7 @@ describe('catalogue files in and out', () => {
 
   test('circles and dangling supersession are reported, none crashes', async () => {
     const chain = (number: string, next: string) => `${number},sensor,good,b,d,1,1,,1,1,1,0,,${next},,,,,`;
-    const { report, parts, orm } = await intoEmpty(
+    const { report, parts } = await intoEmpty(
       { 'parts.csv': [PART_HEAD, chain('A', 'B'), chain('B', 'A'), chain('C', 'nowhere')].join('\n') },
       'good',
     );
@@ -157,7 +158,7 @@ describe('catalogue files in and out', () => {
     ],
   ])('%s is read', async (_, encode) => {
     const text = `${PART_HEAD}\n${part('P1').replace('a sensor', 'Fühler')}\n`;
-    const { parts, report, orm } = await intoEmpty({ 'parts.csv': encode(text) });
+    const { parts, report } = await intoEmpty({ 'parts.csv': encode(text) });
     expect(report.errors).toEqual([]);
     expect(parts[0]?.description).toBe('Fühler');
   });

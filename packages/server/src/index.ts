@@ -1,4 +1,3 @@
 export { start, type Options, type Running } from './start.ts';
 export { createApp } from './app.ts';
 export { readScenario } from './seed/readScenario.ts';
-export type { DocketView, DocketLine, DocketState } from './store/docketStore.ts';

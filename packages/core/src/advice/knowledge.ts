@@ -1,19 +1,21 @@
 import { assumptionsWith, type Assumptions } from '../assumptions/assumptions.ts';
-import { emptySlice, type CatalogueSlice, type DictionaryEntry } from '../vocabulary/catalogue.ts';
-import type { Docket, School } from '../vocabulary/docket.ts';
+import { z } from 'zod';
+import { CatalogueSlice, DictionaryEntry, emptySlice } from '../vocabulary/catalogue.ts';
+import { School, type Docket } from '../vocabulary/docket.ts';
 
 /** All that advising knows beside the docket. */
-export interface Knowledge {
-  readonly slice: CatalogueSlice;
-  readonly dictionary: readonly DictionaryEntry[];
+export const Knowledge = z.object({
+  slice: CatalogueSlice,
+  dictionary: z.array(DictionaryEntry),
   /** The shop's overrides of the assumptions. */
-  readonly overrides: Readonly<Record<string, number>>;
-  readonly school: School;
+  overrides: z.record(z.string(), z.number()),
+  school: School,
   /** ISO 4217 letters of the shop's currency. */
-  readonly currency: string;
+  currency: z.string(),
   /** Today as YYYY-MM-DD: the core has no clock. */
-  readonly today: string;
-}
+  today: z.iso.date(),
+});
+export type Knowledge = Readonly<z.infer<typeof Knowledge>>;
 
 /** Knowledge of nothing but the day: default price book, default odds, no dictionary. */
 export const bareKnowledge = (today: string): Knowledge => ({

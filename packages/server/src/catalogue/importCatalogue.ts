@@ -19,6 +19,7 @@ import {
   type JobNote,
   type SensingLine,
 } from '@hardy/core';
+import type { ImportMode, ImportReport, RowError } from '@hardy/core/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/better-sqlite';
 import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
@@ -26,25 +27,6 @@ import { setImmediate } from 'node:timers/promises';
 import { applicationToRow, partToRow, vehicleToRow } from '../store/catalogueRows.ts';
 import { csvRows } from './csvRows.ts';
 import { upsertRows } from './upsertRows.ts';
-
-/** One row that cannot be used: where and why. */
-export interface RowError {
-  readonly file: string;
-  readonly line: number;
-  readonly column: string;
-  readonly reason: string;
-}
-
-export interface ImportReport {
-  /** Rows put in, by file. */
-  readonly rows: Readonly<Record<string, number>>;
-  readonly errors: readonly RowError[];
-  readonly errorCount: number;
-  readonly written: boolean;
-}
-
-/** `whole`: one bad row and nothing goes in. `good`: the good rows go in, the bad ones are listed. */
-export type ImportMode = 'whole' | 'good';
 
 /** Errors kept for the list; all are counted. */
 const MOST_ERRORS = 20000;

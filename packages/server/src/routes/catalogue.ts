@@ -1,5 +1,6 @@
 import Router from '@koa/router';
 import { BadInput, CATALOGUE_TABLES, parse } from '@hardy/core';
+import { API, type ImportProgress } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
@@ -9,9 +10,8 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import Papa from 'papaparse';
-import { z } from 'zod';
 import { exportFile } from '../catalogue/exportCatalogue.ts';
-import { importCatalogue, type ImportReport } from '../catalogue/importCatalogue.ts';
+import { importCatalogue } from '../catalogue/importCatalogue.ts';
 import type { IntakeCache } from '../intakeCache.ts';
 import { notFound } from '../problem.ts';
 import { forgetWords } from '../store/partStore.ts';
@@ -19,14 +19,13 @@ import { forgetWords } from '../store/partStore.ts';
 interface Import {
   readonly folder: string;
   readonly abort: AbortController;
-  state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+  state: ImportProgress['state'];
   progress: number;
-  report: ImportReport | null;
+  report: ImportProgress['report'];
   problem: string | null;
 }
 
 const FILES: readonly string[] = [...CATALOGUE_TABLES.map(({ file }) => file), 'manifest.json'];
-const Run = z.object({ mode: z.enum(['whole', 'good']) });
 /** Errors sent with the report; all of them are in the file. */
 const SHOWN_ERRORS = 200;
 
@@ -82,7 +81,7 @@ export const catalogueRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
 
   router.post('/imports/:id/run', (ctx) => {
     const running = find(ctx.params.id);
-    const { mode } = parse(Run, ctx.request.body);
+    const { mode } = parse(API['POST /imports/:id/run'].body, ctx.request.body);
     running.state = 'running';
     importCatalogue(orm, running.folder, mode, running.abort.signal, (part) => {
       running.progress = part;

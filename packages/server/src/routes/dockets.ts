@@ -8,8 +8,8 @@ import {
   parseDocket,
   readIntake,
 } from '@hardy/core';
+import { API } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
-import { z } from 'zod';
 import {
   createDocket,
   figures,
@@ -20,37 +20,7 @@ import {
   stepDocket,
 } from '../store/docketStore.ts';
 import type { IntakeCache } from '../intakeCache.ts';
-import { Moves } from './reading.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
-
-const NewDocket = z.union([
-  z.object({ words: z.string().min(1).max(1_100_000), moves: Moves.optional() }),
-  z.object({ docket: z.unknown() }),
-]);
-const Change = z.object({
-  version: z.number().int().min(1),
-  docket: z.unknown(),
-  label: z.string().min(1).max(200),
-});
-const Words = z.object({
-  version: z.number().int().min(1),
-  words: z.string().min(1).max(1_100_000),
-  moves: Moves.optional(),
-});
-const Seeded = z.object({
-  seed: z.coerce
-    .number()
-    .int()
-    .min(0)
-    .max(2 ** 31 - 1)
-    .optional(),
-});
-const Step = z.object({ version: z.number().int().min(1) });
-const Listing = z.object({
-  state: z.enum(['all', 'current', 'open', 'ordered', 'closed']).default('current'),
-  q: z.string().max(100).default(''),
-  limit: z.coerce.number().int().min(1).max(500).default(100),
-});
 
 /** Dockets: list, open, read, change, undo, history, export. */
 export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
@@ -59,12 +29,12 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 
   router.get('/dockets', async (ctx) => {
-    const { state, q, limit } = parse(Listing, ctx.query);
+    const { state, q, limit } = parse(API['GET /dockets'].query, ctx.query);
     ctx.body = await listDockets(em(), { state, words: q.trim(), limit });
   });
 
   router.post('/dockets', async (ctx) => {
-    const input = parse(NewDocket, ctx.request.body);
+    const input = parse(API['POST /dockets'].body, ctx.request.body);
     const context = await intake.get();
     const docket =
       'words' in input
@@ -88,7 +58,7 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   });
 
   router.get('/dockets/:id/compare', async (ctx) => {
-    const { seed } = parse(Seeded, ctx.query);
+    const { seed } = parse(API['GET /dockets/:id/compare'].query, ctx.query);
     const store = em();
     const { docket } = await getDocket(store, id(ctx));
     const comparison = compareBench(docket, await knowledgeFor(store, docket), seed).compare();
@@ -98,12 +68,12 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   });
 
   router.put('/dockets/:id', async (ctx) => {
-    const { version, docket, label } = parse(Change, ctx.request.body);
+    const { version, docket, label } = parse(API['PUT /dockets/:id'].body, ctx.request.body);
     ctx.body = await saveDocket(em(), id(ctx), version, parseDocket(docket), label);
   });
 
   router.post('/dockets/:id/words', async (ctx) => {
-    const { version, words, moves } = parse(Words, ctx.request.body);
+    const { version, words, moves } = parse(API['POST /dockets/:id/words'].body, ctx.request.body);
     const store = em();
     const { docket, advice } = await getDocket(store, id(ctx));
     const context = await intake.get();
@@ -125,7 +95,12 @@ export const docketRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
 
   for (const direction of ['undo', 'redo'] as const)
     router.post(`/dockets/:id/${direction}`, async (ctx) => {
-      ctx.body = await stepDocket(em(), id(ctx), parse(Step, ctx.request.body).version, direction);
+      ctx.body = await stepDocket(
+        em(),
+        id(ctx),
+        parse(API[`POST /dockets/:id/${direction}`].body, ctx.request.body).version,
+        direction,
+      );
     });
 
   router.get('/dockets/:id/history', async (ctx) => {

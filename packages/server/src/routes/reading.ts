@@ -1,37 +1,10 @@
 import Router from '@koa/router';
-import {
-  advise,
-  docketFromReading,
-  mergeReading,
-  parse,
-  parseDocket,
-  readIntake,
-  Side,
-  WheelEnd,
-} from '@hardy/core';
+import { advise, docketFromReading, mergeReading, parse, parseDocket, readIntake } from '@hardy/core';
+import { API, type IntakeRequest } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
-import { z } from 'zod';
 import type { IntakeCache } from '../intakeCache.ts';
 import { allVehicles, knowledgeFor, shopSettings, today } from '../store/catalogueStore.ts';
 import { readDocket } from '../store/docketStore.ts';
-
-/** Chips a person moved to another wheel, by key. */
-export const Moves = z.record(z.string().max(300), WheelEnd.nullable());
-
-const IntakeRequest = z.object({
-  text: z.string().max(1_100_000),
-  moves: Moves.optional(),
-  steeringSide: Side.nullish(),
-  trafficSide: Side.nullish(),
-  axles: z.number().int().min(1).max(9).nullish(),
-});
-
-const PreviewRequest = IntakeRequest.extend({
-  /** The docket the words are added to; absent for a new one. */
-  docketId: z.string().max(80).nullish(),
-  /** The knowledge the page already holds. */
-  have: z.string().max(200).nullish(),
-});
 
 /** Reading text and advising without storing anything, and the lists the screens choose from. */
 export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
@@ -41,7 +14,7 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     ctx.body = { ok: true };
   });
 
-  const read = async ({ text, moves, steeringSide, trafficSide, axles }: z.infer<typeof IntakeRequest>) => {
+  const read = async ({ text, moves, steeringSide, trafficSide, axles }: IntakeRequest) => {
     const context = await intake.get();
     const reading = readIntake(text, {
       ...context,
@@ -54,12 +27,12 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   };
 
   router.post('/intake', async (ctx) => {
-    ctx.body = (await read(parse(IntakeRequest, ctx.request.body))).reading;
+    ctx.body = (await read(parse(API['POST /intake'].body, ctx.request.body))).reading;
   });
 
   // What a docket of these words would be, and what advising on it needs: the page works the answer out by itself.
   router.post('/preview', async (ctx) => {
-    const request = parse(PreviewRequest, ctx.request.body);
+    const request = parse(API['POST /preview'].body, ctx.request.body);
     const em = orm.em.fork();
     const { reading, trafficSide } = await read(request);
     const docket = request.docketId

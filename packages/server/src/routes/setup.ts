@@ -5,21 +5,13 @@ import {
   assumptionsWith,
   DEFAULT_ASSUMPTIONS,
   parse,
-  ShopSettings,
   type ShopSettings as Settings,
 } from '@hardy/core';
+import { API, type Turned } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { IntakeCache } from '../intakeCache.ts';
 import { knowledgeFor, saveShopSettings, shopSettings } from '../store/catalogueStore.ts';
 import { currentDockets, refreshLines } from '../store/docketStore.ts';
-
-/** A docket whose answer a change of settings turned. */
-export interface Turned {
-  readonly id: string;
-  readonly number: number;
-  readonly before: string;
-  readonly after: string;
-}
 
 /** How many open dockets are looked at for what a change turned; the lines of all of them follow it. */
 const MOST_DOCKETS = 40;
@@ -33,7 +25,7 @@ export const setupRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
   });
 
   router.put('/shop', async (ctx) => {
-    const settings: Settings = parse(ShopSettings, ctx.request.body);
+    const settings: Settings = parse(API['PUT /shop'].body, ctx.request.body);
     // An unknown key or a value out of range is told before anything is kept.
     assumptionsWith(settings.overrides);
     const em = orm.em.fork();

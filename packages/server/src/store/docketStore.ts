@@ -1,27 +1,11 @@
 import { advise, mendDocket, type Advice, type Docket } from '@hardy/core';
+import type { ChangeLine, DocketLine, DocketState, DocketView, Figures } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import diff from 'microdiff';
 import { notFound, Problem } from '../problem.ts';
 import { ChangeRow, DocketRow } from './entities.ts';
 import { knowledgeFor } from './catalogueStore.ts';
-
-/** A docket as the API shows it. */
-export interface DocketView {
-  readonly id: string;
-  readonly number: number;
-  readonly version: number;
-  readonly state: DocketState;
-  readonly createdAt: string;
-  readonly updatedAt: string;
-  readonly closedAt: string | null;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly docket: Docket;
-  readonly advice: Advice;
-}
-
-export type DocketState = 'open' | 'ordered' | 'closed';
 
 const stateOf = (docket: Docket): DocketState =>
   docket.outcome ? 'closed' : docket.chosen ? 'ordered' : 'open';
@@ -241,35 +225,20 @@ export const stepDocket = (
     return view(tx, row, advice);
   });
 
-export const historyOf = async (
-  em: EntityManager,
-  id: string,
-): Promise<Array<{ version: number; at: string; kind: string; label: string }>> => {
+export const historyOf = async (em: EntityManager, id: string): Promise<ChangeLine[]> => {
   await load(em, id);
   const rows = await em.find(
     ChangeRow,
     { docketId: id },
     { orderBy: { version: 'asc' }, fields: ['version', 'at', 'kind', 'label'] },
   );
-  return rows.map(({ version, at, kind, label }) => ({ version, at: at.toISOString(), kind, label }));
+  return rows.map(({ version, at, kind, label }) => ({
+    version,
+    at: at.toISOString(),
+    kind: kind as ChangeLine['kind'],
+    label,
+  }));
 };
-
-/** A line of the docket list. */
-export interface DocketLine {
-  readonly id: string;
-  readonly number: number;
-  readonly state: DocketState;
-  readonly wheelEnd: string | null;
-  readonly vehicleName: string | null;
-  readonly fleetNumber: string | null;
-  readonly customerName: string | null;
-  readonly action: string;
-  readonly headline: string;
-  readonly outcome: string | null;
-  readonly createdAt: string;
-  readonly updatedAt: string;
-  readonly closedAt: string | null;
-}
 
 /** Columns of a docket that words are looked for in. */
 const SEARCHED = ['vehicle_name', 'fleet_number', 'customer_name', 'headline'] as const;
@@ -313,7 +282,7 @@ export const listDockets = async (
     vehicleName: row.vehicleName ?? null,
     fleetNumber: row.fleetNumber ?? null,
     customerName: row.customerName ?? null,
-    action: row.action,
+    action: row.action as DocketLine['action'],
     headline: row.headline,
     outcome: row.outcome ?? null,
     createdAt: row.createdAt.toISOString(),
@@ -342,7 +311,7 @@ export const currentDockets = async (
   );
 
 /** Today's figures: from the start of the day that `now` is in, local time. */
-export const figures = async (em: EntityManager, now: Date) => {
+export const figures = async (em: EntityManager, now: Date): Promise<Figures> => {
   const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate());
   const closedSince = (result: string) => em.count(DocketRow, { outcome: result });
   const [openedToday, closedToday, open, ordered, cured, cameBack, wrongPart, unused] = await Promise.all([

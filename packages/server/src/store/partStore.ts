@@ -8,6 +8,7 @@ import {
   type PartClass,
   type Reading,
 } from '@hardy/core';
+import type { PartView } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { partFromRow } from './catalogueRows.ts';
 import { shopSettings } from './catalogueStore.ts';
@@ -141,21 +142,6 @@ export const searchParts = async (
     .slice(0, MOST_FOUND)
     .map(({ part }) => part);
 };
-
-/** A part with what is around it: its chain, its group, what it holds, and the vehicles it fits. */
-export interface PartView {
-  readonly part: CataloguePart;
-  readonly chain: string[];
-  readonly group: CataloguePart[];
-  readonly contents: CataloguePart[];
-  readonly fits: ReadonlyArray<{
-    readonly vehicle: string;
-    readonly wheelEnds: string;
-    readonly builtFrom: string | null;
-    readonly builtTo: string | null;
-    readonly conditions: Readonly<Record<string, string>>;
-  }>;
-}
 
 const MOST_FITS = 60;
 const MOST_LINKS = 8;

@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import { Knowledge } from '../advice/knowledge.ts';
+import { Advice } from '../vocabulary/advice.ts';
+import { CataloguePart } from '../vocabulary/catalogue.ts';
+import { Comparison } from '../vocabulary/comparison.ts';
+import { Docket } from '../vocabulary/docket.ts';
+import { IntakeReading } from '../vocabulary/intakeReading.ts';
+import { TOOLS } from '../vocabulary/partFigures.ts';
+import { ShopSettings } from '../vocabulary/shop.ts';
+import { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { PartClass, Side } from '../vocabulary/words.ts';
+import { ChangeLine, DocketLine, DocketView, Figures } from './docketViews.ts';
+import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
+import { AssumptionLine, SettingsAnswer, VehicleLine } from './shopViews.ts';
+
+/** Text that is read: as long as a pasted scan report may be. */
+const MOST_TEXT = 1_100_000;
+const version = z.number().int().min(1);
+
+/** Chips a person moved to another wheel, by key. */
+export const Moves = z.record(z.string().max(300), WheelEnd.nullable());
+const words = z.string().min(1).max(MOST_TEXT);
+
+export const IntakeRequest = z.object({
+  text: z.string().max(MOST_TEXT),
+  moves: Moves.optional(),
+  steeringSide: Side.nullish(),
+  trafficSide: Side.nullish(),
+  axles: z.number().int().min(1).max(9).nullish(),
+});
+export type IntakeRequest = z.infer<typeof IntakeRequest>;
+
+/** One way in: what it takes in its address and its body, and what it answers. */
+interface Endpoint {
+  readonly query?: z.ZodType;
+  readonly body?: z.ZodType;
+  readonly answer: z.ZodType;
+}
+
+/** Nothing comes back but that it was done. */
+const done = z.null();
+
+/**
+ * The whole API, one line a way in: the server checks what comes by it, the pages take their types from it, the tests
+ * hold every answer against it. A docket in a body is `unknown` here: `parseDocket` reads it, with its own messages.
+ */
+export const API = {
+  'GET /health': { answer: z.object({ ok: z.literal(true) }) },
+
+  'GET /dockets': {
+    query: z.object({
+      state: z.enum(['all', 'current', 'open', 'ordered', 'closed']).default('current'),
+      q: z.string().max(100).default(''),
+      limit: z.coerce.number().int().min(1).max(500).default(100),
+    }),
+    answer: z.array(DocketLine),
+  },
+  'POST /dockets': {
+    body: z.union([z.object({ words, moves: Moves.optional() }), z.object({ docket: z.unknown() })]),
+    answer: DocketView,
+  },
+  'GET /dockets/:id': { answer: DocketView },
+  'PUT /dockets/:id': {
+    body: z.object({ version, docket: z.unknown(), label: z.string().min(1).max(200) }),
+    answer: DocketView,
+  },
+  'POST /dockets/:id/words': {
+    body: z.object({ version, words, moves: Moves.optional() }),
+    answer: DocketView,
+  },
+  'POST /dockets/:id/undo': { body: z.object({ version }), answer: DocketView },
+  'POST /dockets/:id/redo': { body: z.object({ version }), answer: DocketView },
+  'GET /dockets/:id/knowledge': { answer: Knowledge },
+  'GET /dockets/:id/compare': {
+    query: z.object({
+      seed: z.coerce
+        .number()
+        .int()
+        .min(0)
+        .max(2 ** 31 - 1)
+        .optional(),
+    }),
+    answer: Comparison,
+  },
+  'GET /dockets/:id/history': { answer: z.array(ChangeLine) },
+  'GET /dockets/:id/file': { answer: Docket },
+  'GET /figures': { answer: Figures },
+
+  'POST /intake': { body: IntakeRequest, answer: IntakeReading },
+  'POST /preview': {
+    body: IntakeRequest.extend({
+      /** The docket the words are added to; absent for a new one. */
+      docketId: z.string().max(80).nullish(),
+      /** The knowledge the page already holds. */
+      have: z.string().max(200).nullish(),
+    }),
+    answer: z.object({
+      reading: IntakeReading,
+      docket: Docket,
+      tag: z.string(),
+      /** Null where the page holds it already. */
+      knowledge: Knowledge.nullable(),
+    }),
+  },
+  'POST /advise': { body: z.unknown(), answer: Advice },
+
+  'GET /vehicles': { answer: z.array(VehicleLine) },
+  'GET /shop': { answer: ShopSettings },
+  'PUT /shop': { body: ShopSettings, answer: SettingsAnswer },
+  'GET /assumptions': { answer: z.array(AssumptionLine) },
+
+  'GET /parts': {
+    query: z.object({ q: z.string().max(120).default(''), class: PartClass.nullish() }),
+    answer: z.array(CataloguePart),
+  },
+  'GET /parts/:number': { answer: PartView },
+  'POST /match': {
+    body: z.object({
+      partClass: PartClass,
+      vehicleId: z.string().max(80).nullish(),
+      readings: z
+        .array(
+          z.object({
+            key: z.string().max(40),
+            value: z.union([z.number().min(0).max(10000), z.string().max(40)]),
+            tool: z.enum(TOOLS),
+          }),
+        )
+        .max(20),
+    }),
+    answer: MatchAnswer,
+  },
+
+  'POST /imports': { body: z.object({}), answer: z.object({ id: z.string() }) },
+  'POST /imports/:id/run': { body: z.object({ mode: ImportMode }), answer: z.object({}) },
+  'GET /imports/:id': { answer: ImportProgress },
+  'DELETE /imports/:id': { answer: done },
+} as const satisfies Readonly<Record<string, Endpoint>>;
+
+export type Api = typeof API;
+export type ApiName = keyof Api;
+/** What an endpoint answers. */
+export type Answer<N extends ApiName> = z.output<Api[N]['answer']>;
+/** What an endpoint takes as its body. */
+export type Body<N extends ApiName> = Api[N] extends { body: infer B extends z.ZodType }
+  ? z.input<B>
+  : undefined;
+/** What an endpoint takes behind the question mark. */
+export type Query<N extends ApiName> = Api[N] extends { query: infer Q extends z.ZodType }
+  ? z.input<Q>
+  : undefined;

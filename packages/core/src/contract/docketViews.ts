@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import { Advice } from '../vocabulary/advice.ts';
+import { Docket } from '../vocabulary/docket.ts';
+import { Action } from '../vocabulary/words.ts';
+import { WheelEnd } from '../vocabulary/wheelEnd.ts';
+
+export const DocketState = z.enum(['open', 'ordered', 'closed']);
+export type DocketState = z.infer<typeof DocketState>;
+
+const when = z.iso.datetime();
+
+/** A docket with what is advised on it, as the API shows it. */
+export const DocketView = z.object({
+  id: z.string(),
+  number: z.number().int(),
+  version: z.number().int(),
+  state: DocketState,
+  createdAt: when,
+  updatedAt: when,
+  closedAt: when.nullable(),
+  canUndo: z.boolean(),
+  canRedo: z.boolean(),
+  docket: Docket,
+  advice: Advice,
+});
+export type DocketView = z.infer<typeof DocketView>;
+
+/** A line of the docket list. */
+export const DocketLine = z.object({
+  id: z.string(),
+  number: z.number().int(),
+  state: DocketState,
+  wheelEnd: WheelEnd.nullable(),
+  vehicleName: z.string().nullable(),
+  fleetNumber: z.string().nullable(),
+  customerName: z.string().nullable(),
+  action: Action,
+  headline: z.string(),
+  outcome: z.string().nullable(),
+  createdAt: when,
+  updatedAt: when,
+  closedAt: when.nullable(),
+});
+export type DocketLine = z.infer<typeof DocketLine>;
+
+/** Today's figures. */
+export const Figures = z.object({
+  openedToday: z.number().int(),
+  closedToday: z.number().int(),
+  open: z.number().int(),
+  ordered: z.number().int(),
+  closed: z.object({
+    cured: z.number().int(),
+    cameBack: z.number().int(),
+    wrongPart: z.number().int(),
+    unused: z.number().int(),
+  }),
+});
+export type Figures = z.infer<typeof Figures>;
+
+/** One entry of a docket's history. */
+export const ChangeLine = z.object({
+  version: z.number().int(),
+  at: when,
+  kind: z.enum(['create', 'edit', 'undo', 'redo']),
+  label: z.string(),
+});
+export type ChangeLine = z.infer<typeof ChangeLine>;
+
+/** Where two versions of a docket differ. */
+export const Difference = z.object({ path: z.string(), theirs: z.unknown(), yours: z.unknown() });
+export type Difference = z.infer<typeof Difference>;
+
+/** What a 409 carries beside its words: both sides, for a person to choose. */
+export const Clash = z.object({
+  yourVersion: z.number().int(),
+  theirVersion: z.number().int(),
+  theirs: Docket,
+  yours: Docket.nullable(),
+  differences: z.array(Difference),
+});
+export type Clash = z.infer<typeof Clash>;

@@ -1,0 +1,27 @@
+/* The API as both sides of it know it: the server checks by the schemas, the pages take the types. */
+export {
+  API,
+  type Answer,
+  type Api,
+  type ApiName,
+  type Body,
+  type IntakeRequest,
+  type Query,
+} from './contract/api.ts';
+export type {
+  ChangeLine,
+  Clash,
+  DocketLine,
+  DocketState,
+  DocketView,
+  Figures,
+} from './contract/docketViews.ts';
+export type {
+  ImportMode,
+  ImportProgress,
+  ImportReport,
+  MatchAnswer,
+  PartView,
+  RowError,
+} from './contract/partViews.ts';
+export type { AssumptionLine, SettingsAnswer, Turned, VehicleLine } from './contract/shopViews.ts';

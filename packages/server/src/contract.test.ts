@@ -1,0 +1,67 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { parse } from '@hardy/core';
+import { API, type ApiName, type Answer } from '@hardy/core/contract';
+import { openScenario } from './tests/openScenario.ts';
+
+let server: Awaited<ReturnType<typeof openScenario>>;
+beforeAll(async () => {
+  server = await openScenario();
+});
+afterAll(() => server.running.stop());
+
+const seen = new Set<ApiName>();
+/** Asks, and holds the answer against the contract. */
+const ask = async <N extends ApiName>(name: N, path: string, body?: unknown): Promise<Answer<N>> => {
+  const [method = ''] = name.split(' ');
+  const answer = await server.api(method, path, body);
+  expect([name, answer.status]).toEqual([
+    name,
+    name === 'POST /dockets' || name === 'POST /imports' ? 201 : answer.status < 300 ? answer.status : 200,
+  ]);
+  seen.add(name);
+  return parse(API[name].answer, answer.body, name) as Answer<N>;
+};
+
+test('every way in answers as the contract says', async () => {
+  await ask('GET /health', '/health');
+  const opened = await ask('POST /dockets', '/dockets', {
+    words: 'merrowby 2018 minibus, abs light, C0A31-13 front left',
+  });
+  const at = `/dockets/${opened.id}`;
+  const heard = await ask('POST /dockets/:id/words', `${at}/words`, {
+    version: opened.version,
+    words: 'no play',
+  });
+  const edited = await ask('PUT /dockets/:id', at, {
+    version: heard.version,
+    docket: heard.docket,
+    label: 'same',
+  });
+  const undone = await ask('POST /dockets/:id/undo', `${at}/undo`, { version: edited.version });
+  await ask('POST /dockets/:id/redo', `${at}/redo`, { version: undone.version });
+  await ask('GET /dockets/:id', at);
+  await ask('GET /dockets/:id/knowledge', `${at}/knowledge`);
+  await ask('GET /dockets/:id/compare', `${at}/compare`);
+  expect((await ask('GET /dockets/:id/history', `${at}/history`)).length).toBe(5);
+  await ask('GET /dockets/:id/file', `${at}/file`);
+  expect((await ask('GET /dockets', '/dockets?state=all')).length).toBeGreaterThan(5);
+  await ask('GET /figures', '/figures');
+  await ask('POST /intake', '/intake', { text: 'abs light front left' });
+  await ask('POST /preview', '/preview', { text: 'abs light front left' });
+  await ask('POST /advise', '/advise', opened.docket);
+  await ask('GET /vehicles', '/vehicles');
+  const shop = await ask('GET /shop', '/shop');
+  await ask('PUT /shop', '/shop', shop);
+  await ask('GET /assumptions', '/assumptions');
+  const [part] = await ask('GET /parts', '/parts?q=ring');
+  await ask('GET /parts/:number', `/parts/${part?.number ?? ''}`);
+  await ask('POST /match', '/match', {
+    partClass: 'tone-ring',
+    readings: [{ key: 'teeth', value: 48, tool: 'eye' }],
+  });
+  const { id } = await ask('POST /imports', '/imports', {});
+  await ask('GET /imports/:id', `/imports/${id}`);
+  await ask('POST /imports/:id/run', `/imports/${id}/run`, { mode: 'whole' });
+  await ask('DELETE /imports/:id', `/imports/${id}`);
+  expect([...seen].sort()).toEqual(Object.keys(API).sort());
+});
