@@ -1,9 +1,12 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { CounterScreen } from './counter/CounterScreen.tsx';
 import { Desk } from './desk/Desk.tsx';
+import { useTyping } from './desk/useTyping.ts';
+import { queryClient } from './state/queryClient.ts';
 import { theme } from './theme.ts';
 
 const DocketScreen = lazy(() =>
@@ -34,28 +37,37 @@ const Lost = () => (
   </Desk>
 );
 
+/** What is typed between two screens belongs to the one that comes: it is heard above them all. */
+function Typing() {
+  useTyping();
+  return null;
+}
+
 export function App() {
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
-      <BrowserRouter>
-        <Suspense fallback={null}>
-          <Routes>
-            <Route path="/" element={<CounterScreen />} />
-            <Route path="/docket/:id" element={<DocketScreen />} />
-            <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
-            <Route path="/docket/:id/compare" element={<CompareScreen />} />
-            <Route path="/docket/:id/ways" element={<CustomerPage />} />
-            <Route path="/docket/:id/trace" element={<TraceScreen />} />
-            <Route path="/shelf" element={<ShelfScreen />} />
-            <Route path="/shelf/labels" element={<Labels />} />
-            <Route path="/shelf/print/:number" element={<LifeSize />} />
-            <Route path="/setup" element={<SetupScreen />} />
-            <Route path="/trace" element={<TraceScreen />} />
-            <Route path="*" element={<Lost />} />
-          </Routes>
-        </Suspense>
-      </BrowserRouter>
+      <QueryClientProvider client={queryClient}>
+        <BrowserRouter>
+          <Typing />
+          <Suspense fallback={null}>
+            <Routes>
+              <Route path="/" element={<CounterScreen />} />
+              <Route path="/docket/:id" element={<DocketScreen />} />
+              <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+              <Route path="/docket/:id/compare" element={<CompareScreen />} />
+              <Route path="/docket/:id/ways" element={<CustomerPage />} />
+              <Route path="/docket/:id/trace" element={<TraceScreen />} />
+              <Route path="/shelf" element={<ShelfScreen />} />
+              <Route path="/shelf/labels" element={<Labels />} />
+              <Route path="/shelf/print/:number" element={<LifeSize />} />
+              <Route path="/setup" element={<SetupScreen />} />
+              <Route path="/trace" element={<TraceScreen />} />
+              <Route path="*" element={<Lost />} />
+            </Routes>
+          </Suspense>
+        </BrowserRouter>
+      </QueryClientProvider>
     </ThemeProvider>
   );
 }

@@ -1,4 +1,6 @@
-/** An answer of the server that is not what was asked for, as problem+json told it. */
+import type { Answer, ApiName, Body, Query } from '@hardy/core/contract';
+
+/** An answer of the server that is not what was asked for, as problem+json told it. Status 0: no server answered. */
 export class ApiProblem extends Error {
   constructor(
     readonly status: number,
@@ -10,31 +12,56 @@ export class ApiProblem extends Error {
   }
 }
 
+/** What went wrong, in a sentence for a person. */
+export const problemInWords = (problem: unknown): string =>
+  problem instanceof Error ? problem.message : String(problem);
+
 const UNREACHABLE = 'The server does not answer. What you entered is still here; try again when it is back.';
 
+interface Asked<N extends ApiName> {
+  /** What stands for `:id` and the like in the address. */
+  readonly params?: Readonly<Record<string, string>>;
+  readonly query?: Query<N>;
+  readonly body?: Body<N>;
+  readonly signal?: AbortSignal;
+}
+
+/** The address of a way in, under `/api`. */
+export const addressOf = (
+  name: ApiName,
+  params: Readonly<Record<string, string>> = {},
+  query: object = {},
+): string => {
+  const path = name
+    .slice(name.indexOf(' ') + 1)
+    .replace(/:(\w+)/g, (_, param: string) => encodeURIComponent(params[param] ?? ''));
+  const search = new URLSearchParams(
+    Object.entries(query).flatMap(([key, value]) => (value == null ? [] : [[key, String(value)]])),
+  ).toString();
+  return `/api${path}${search ? `?${search}` : ''}`;
+};
+
 /**
- * Calls the API.
+ * Calls one way in of the API, as the contract names it.
  * @throws ApiProblem for an error answer, and with status 0 when the server cannot be reached.
  */
-export const call = async <T>(
-  path: string,
-  options: { method?: string; body?: unknown; signal?: AbortSignal } = {},
-): Promise<T> => {
+export const call = async <N extends ApiName>(name: N, asked: Asked<N> = {}): Promise<Answer<N>> => {
+  const { params, query, body, signal } = asked;
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method: options.method ?? 'GET',
-      ...(options.body === undefined
+    response = await fetch(addressOf(name, params, query ?? {}), {
+      method: name.slice(0, name.indexOf(' ')),
+      ...(body === undefined
         ? {}
-        : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }),
-      ...(options.signal ? { signal: options.signal } : {}),
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(signal ? { signal } : {}),
     });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw new ApiProblem(0, 'No answer', UNREACHABLE, {});
   }
-  const body: unknown = await response.json().catch(() => null);
-  if (response.ok) return body as T;
-  const problem = (body ?? {}) as { title?: string; detail?: string };
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return answer as Answer<N>;
+  const problem = (answer ?? {}) as { title?: string; detail?: string };
   throw new ApiProblem(response.status, problem.title ?? 'Error', problem.detail ?? UNREACHABLE, problem);
 };

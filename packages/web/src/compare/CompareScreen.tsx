@@ -1,9 +1,10 @@
 import { CHECK_IN_WORDS, SCHOOL_IN_WORDS, type ComparedWay, type Docket } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
 import { money } from '../format.ts';
 import { useDocket } from '../state/useDocket.ts';
@@ -24,14 +25,11 @@ const SHOWN = 6;
 export function CompareScreen() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  const { view, error, load, change, dismiss } = useDocket();
+  const { view: ready, error, change, retry, dismiss } = useDocket(id);
   const [trade, setTrade] = useState(false);
   const [all, setAll] = useState(false);
   const [taking, setTaking] = useState<ComparedWay | null>(null);
-  useEffect(() => {
-    void load(id);
-  }, [id, load]);
-  const ready = view?.id === id ? view : null;
+  useTitle('Ways', ready && `docket ${ready.number}`, ready?.advice.vehicle.name);
   const bench = useComparison(ready);
   const { comparison, sensitivities, turned } = bench;
   const edit = (label: string, how: (d: Docket) => Docket) => void change(label, how);
@@ -51,7 +49,7 @@ export function CompareScreen() {
         {(error ?? bench.error) && (
           <p className="look-here" role="alert">
             {error ?? bench.error}{' '}
-            <Button variant="text" onClick={() => (ready ? dismiss() : void load(id))}>
+            <Button variant="text" onClick={() => (ready ? dismiss() : retry())}>
               {ready ? 'understood' : 'try again'}
             </Button>
           </p>

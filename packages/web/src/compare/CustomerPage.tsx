@@ -1,9 +1,9 @@
 import { wheelEndInWords, type ComparedWay } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { useEffect } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { hours, money, price } from '../format.ts';
@@ -28,11 +28,8 @@ const when = (way: ComparedWay): string =>
 export function CustomerPage() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  const { view, error, load } = useDocket();
-  useEffect(() => {
-    void load(id);
-  }, [id, load]);
-  const ready = view?.id === id ? view : null;
+  const { view: ready, error } = useDocket(id);
+  useTitle('Ways for the customer', ready && `docket ${ready.number}`, ready?.advice.vehicle.name);
   const { comparison, nothing, error: problem } = useComparison(ready);
   useKeys({ b: () => void navigate(`/docket/${id}/compare`), p: () => window.print() });
   const currency = comparison?.currency ?? 'EUR';

@@ -7,7 +7,7 @@ import {
   type DeclinedOffer,
 } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -35,9 +35,9 @@ const USUAL = [
 /** Taking a way: what was compared and left is kept with the reason. */
 export function TakeWayDialog({ way, onClose, ...rest }: Props) {
   return (
-    <Dialog open={way !== null} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="take-title">
+    <DeskDialog open={way !== null} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="take-title">
       {way && <TakeWay key={way.id} way={way} onClose={onClose} {...rest} />}
-    </Dialog>
+    </DeskDialog>
   );
 }
 

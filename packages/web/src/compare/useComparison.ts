@@ -1,9 +1,9 @@
 import type { Comparison, Docket, Sensitivity } from '@hardy/core/plain';
-import type { Knowledge, Turned } from '@hardy/core/reasoning';
+import type { Turned } from '@hardy/core/reasoning';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import { call } from '../api/client.ts';
-import type { DocketView } from '../api/types.ts';
+import { call, problemInWords } from '../api/client.ts';
+import type { DocketView } from '@hardy/core/contract';
 import type { CompareWorkerApi } from './compareWorker.ts';
 
 export interface ComparisonState {
@@ -20,8 +20,6 @@ export interface ComparisonState {
 
 /** The dials rest this long before what takes longer is worked out. */
 const REST_MS = 250;
-
-const say = (problem: unknown): string => (problem instanceof Error ? problem.message : String(problem));
 
 /** Compares the ways of a docket in a thread of this page: at once when a dial moves, in full when it rests. */
 export const useComparison = (view: DocketView | null): ComparisonState => {
@@ -54,7 +52,7 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
     let current = true;
     void (async () => {
       try {
-        const knowledge = await call<Knowledge>(`/dockets/${docketId}/knowledge`);
+        const knowledge = await call('GET /dockets/:id/knowledge', { params: { id: docketId } });
         const bench = worker.current;
         if (!current || !bench) return;
         await bench.lay(docket, knowledge);
@@ -68,7 +66,7 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
         setError(null);
         setLaid(`${docketId} ${version}`);
       } catch (problem) {
-        if (current) setError(say(problem));
+        if (current) setError(problemInWords(problem));
       }
     })();
     return () => {
@@ -92,7 +90,7 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
           const hangs = await bench.sensitivities(turned);
           if (current) setSensitivities(hangs);
         } catch (problem) {
-          if (current) setError(say(problem));
+          if (current) setError(problemInWords(problem));
         }
       })();
     }, REST_MS);
@@ -115,7 +113,7 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
       const quick = await bench.compare(wanted, false);
       if (quick) setComparison((old) => ({ ...quick, schools: old?.schools ?? quick.schools }));
     } catch (problem) {
-      setError(say(problem));
+      setError(problemInWords(problem));
     } finally {
       running.current = false;
       const next = waiting.current;

@@ -1,11 +1,12 @@
 import { decodeText, type Chip } from '@hardy/core/plain';
 import InputBase from '@mui/material/InputBase';
-import { useEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { useKeys } from '../desk/useKeys.ts';
 import { useCounter, type CounterContext } from '../state/useCounter.ts';
 import { AnswerLine } from './AnswerLine.tsx';
 import { chipEffect } from './chipEffect.ts';
 import { Chips } from './Chips.tsx';
+import { focusLine, lineCame } from './line.ts';
 
 interface Props {
   label: string;
@@ -24,10 +25,19 @@ export function CounterLine({ label, placeholder, size, onEnter, context, autoFo
   const { text, reading, preview, error, type, move, fail } = useCounter();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLTextAreaElement>(null);
-  useKeys({ '/': () => input.current?.focus() });
+  useKeys({ '/': () => focusLine() });
+  useEffect(() => (input.current ? lineCame(input.current) : undefined), []);
   useEffect(() => {
     if (autoFocus) input.current?.focus();
   }, [autoFocus]);
+  const about = context?.docketId ?? null;
+  const readAgain = useEffectEvent(() => {
+    // As it stands now, not as it was drawn: typing does not wait for the drawing.
+    const { text: now } = useCounter.getState();
+    if (now.trim()) type(now, context);
+  });
+  // Words that wait are read anew for the docket they stand on.
+  useEffect(() => readAgain(), [about]);
   const keys = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && !event.shiftKey) {
       event.preventDefault();

@@ -1,54 +1,51 @@
 import Skeleton from '@mui/material/Skeleton';
 import InputBase from '@mui/material/InputBase';
-import { useCallback, useEffect, useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call } from '../api/client.ts';
-import type { DocketLine, DocketView, Figures } from '../api/types.ts';
+import { call, problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useCounter } from '../state/useCounter.ts';
+import { useSettled } from '../state/useSettled.ts';
 import { CounterLine } from './CounterLine.tsx';
 import { DocketTable } from './DocketTable.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
+import { setHandingOver } from './line.ts';
 
+/** A search is sent when the typing rests so long, in milliseconds. */
+const SETTLES_MS = 150;
 const EXAMPLE = 'merrowby 2018 minibus, abs light, C0A31-13 front left';
 
 /** The counter: one line to type into, the dockets that wait, and the day. */
 export function CounterScreen() {
   const navigate = useNavigate();
-  const { reading, moves, clear, type } = useCounter();
-  const [dockets, setDockets] = useState<DocketLine[] | null>(null);
-  const [figures, setFigures] = useState<Figures | null>(null);
+  const { reading, moves, taken, type } = useCounter();
   const [error, setError] = useState<string | null>(null);
   const [search, setSearch] = useState('');
+  const words = useSettled(search, SETTLES_MS);
+  const lines = useQuery({
+    queryKey: ['dockets', words],
+    queryFn: ({ signal }) =>
+      call('GET /dockets', { query: { state: words.trim() ? 'all' : 'current', q: words }, signal }),
+    placeholderData: keepPreviousData,
+  });
+  const day = useQuery({ queryKey: ['figures'], queryFn: ({ signal }) => call('GET /figures', { signal }) });
+  const dockets = lines.data ?? null;
+  const figures = day.data ?? null;
+  const problem = error ?? (lines.error && !lines.data ? problemInWords(lines.error) : null);
+  useTitle('Counter');
 
-  const load = useCallback(async (words: string) => {
+  const open = async (said: string) => {
+    setError(null);
+    setHandingOver(true);
     try {
-      const [lines, day] = await Promise.all([
-        call<DocketLine[]>(
-          `/dockets?state=${words.trim() ? 'all' : 'current'}&q=${encodeURIComponent(words)}`,
-        ),
-        call<Figures>('/figures'),
-      ]);
-      setDockets(lines);
-      setFigures(day);
-      setError(null);
-    } catch (problem) {
-      setError(problem instanceof Error ? problem.message : String(problem));
-    }
-  }, []);
-
-  useEffect(() => {
-    const timer = setTimeout(() => void load(search), search ? 150 : 0);
-    return () => clearTimeout(timer);
-  }, [load, search]);
-
-  const open = async (words: string) => {
-    try {
-      const view = await call<DocketView>('/dockets', { method: 'POST', body: { words, moves } });
-      clear();
+      const view = await call('POST /dockets', { body: { words: said, moves: { ...moves } } });
+      taken(said);
       await navigate(`/docket/${view.id}`);
-    } catch (problem) {
-      setError(problem instanceof Error ? problem.message : String(problem));
+    } catch (failure) {
+      setHandingOver(false);
+      setError(problemInWords(failure));
     }
   };
 
@@ -78,9 +75,9 @@ export function CounterScreen() {
               </>
             )}
           </p>
-          {error && (
+          {problem && (
             <p className="look-here" role="alert">
-              {error}
+              {problem}
             </p>
           )}
         </section>
@@ -97,7 +94,7 @@ export function CounterScreen() {
               />
             </div>
             {dockets === null &&
-              !error &&
+              !problem &&
               [1, 2, 3, 4].map((i) => <Skeleton key={i} variant="rectangular" height={40} className="gap" />)}
             {dockets?.length === 0 && (
               <p className="empty">
@@ -114,7 +111,7 @@ export function CounterScreen() {
             {figures ? (
               <FiguresPanel figures={figures} />
             ) : (
-              !error && <Skeleton variant="rectangular" height={240} />
+              !problem && <Skeleton variant="rectangular" height={240} />
             )}
           </aside>
         </div>

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import type { KeyboardEvent } from 'react';
-import type { DocketLine } from '../api/types.ts';
+import type { DocketLine } from '@hardy/core/contract';
 import { age } from '../format.ts';
 
 const STATE_IN_WORDS = { open: 'open', ordered: 'ordered', closed: 'closed' } as const;

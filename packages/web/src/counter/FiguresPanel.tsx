@@ -1,4 +1,4 @@
-import type { Figures } from '../api/types.ts';
+import type { Figures } from '@hardy/core/contract';
 
 const Figure = ({ value, what }: { value: number | string; what: string }) => (
   <div className="figure">

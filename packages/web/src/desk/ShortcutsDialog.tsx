@@ -1,4 +1,4 @@
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from './DeskDialog.tsx';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 
@@ -62,7 +62,7 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
 
 export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="shortcuts-title" maxWidth="md" fullWidth>
+    <DeskDialog open={open} onClose={onClose} aria-labelledby="shortcuts-title" maxWidth="md" fullWidth>
       <DialogTitle id="shortcuts-title">Keys</DialogTitle>
       {/* Reachable by Tab: on a low screen it scrolls. */}
       <DialogContent tabIndex={0} className="keys-columns">
@@ -82,6 +82,6 @@ export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () 
           </section>
         ))}
       </DialogContent>
-    </Dialog>
+    </DeskDialog>
   );
 }

@@ -1,6 +1,7 @@
 import { isEan13 } from '@hardy/core/plain';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
+import { useCounter } from '../state/useCounter.ts';
 
 /**
  * A barcode wedge types faster than fingers: so many milliseconds a character on average, with no longer break than
@@ -17,6 +18,12 @@ const takeOut = (field: HTMLInputElement | HTMLTextAreaElement, code: string): v
   const own = Object.getOwnPropertyDescriptor(kind.prototype, 'value');
   own?.set?.call(field, field.value.slice(0, -code.length));
   field.dispatchEvent(new Event('input', { bubbles: true }));
+};
+
+/** Takes a code out of the words it was taken for while no field had the focus. */
+const takeBack = (code: string): void => {
+  const { text, type } = useCounter.getState();
+  if (text.endsWith(code)) type(text.slice(0, -code.length));
 };
 
 /**
@@ -46,6 +53,7 @@ export const useScanner = (): void => {
         event.preventDefault();
         event.stopPropagation();
         if (typedInto) takeOut(typedInto, scanned);
+        else takeBack(scanned);
         void navigate(`/shelf?q=${encodeURIComponent(scanned)}`);
         return;
       }

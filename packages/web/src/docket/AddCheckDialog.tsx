@@ -8,7 +8,7 @@ import {
 } from '@hardy/core/plain';
 import { explainRatio, type CheckSetting } from '@hardy/core/checks';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
@@ -37,9 +37,9 @@ const isRatio = (result: string): boolean => result === 'reads-high' || result =
 /** A check in three keys: which (a letter), where (already the corner), what was found (a number). */
 export function AddCheckDialog({ open, onClose, ...rest }: Props) {
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="add-check-title">
+    <DeskDialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="add-check-title">
       {open && <AddCheck key={rest.first ?? 'any'} {...rest} />}
-    </Dialog>
+    </DeskDialog>
   );
 }
 

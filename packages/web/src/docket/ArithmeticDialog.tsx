@@ -1,5 +1,4 @@
 import {
-  assumptionsWith,
   explainRatio,
   frequencyAt,
   gapFactor,
@@ -8,10 +7,11 @@ import {
   rollingCircumference,
   speedAt,
 } from '@hardy/core/checks';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
+import { useLimits } from './limits.ts';
 import { numberTyped } from './measureFields.ts';
 
 interface Props {
@@ -25,10 +25,10 @@ const KM_PER_MILE = 1.609344;
 /** Bench arithmetic: frequency and speed, the lowest speed a passive sensor is read at, what explains a ratio. */
 export function ArithmeticDialog({ open, tyre, onClose }: Props) {
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="arithmetic-title">
+    <DeskDialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="arithmetic-title">
       <DialogTitle id="arithmetic-title">Bench arithmetic</DialogTitle>
       <DialogContent>{open && <Sums tyre={tyre} />}</DialogContent>
-    </Dialog>
+    </DeskDialog>
   );
 }
 
@@ -55,7 +55,7 @@ function Field({
 }
 
 function Sums({ tyre }: { tyre: string | null }) {
-  const a = assumptionsWith();
+  const a = useLimits();
   const [size, setSize] = useState(tyre ?? '205/55 R16');
   const [teeth, setTeeth] = useState('48');
   const [kmh, setKmh] = useState('30');

@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import type { Clash } from '../state/useDocket.ts';
+import type { Conflict } from '../state/editQueue.ts';
 
 const shown = (value: unknown): string =>
   value == null ? '\u2014' : typeof value === 'string' ? value : JSON.stringify(value);
@@ -13,11 +13,11 @@ export function ClashDialog({
   clash,
   onKeep,
 }: {
-  clash: Clash | null;
+  clash: Conflict | null;
   onKeep: (side: 'mine' | 'theirs') => void;
 }) {
   return (
-    <Dialog open={clash !== null} maxWidth="md" fullWidth aria-labelledby="clash-title">
+    <DeskDialog open={clash !== null} maxWidth="md" fullWidth aria-labelledby="clash-title">
       <DialogTitle id="clash-title">This docket was changed meanwhile</DialogTitle>
       <DialogContent>
         <p>Nothing is lost. Where the two differ:</p>
@@ -48,6 +48,6 @@ export function ClashDialog({
           </Button>
         )}
       </DialogActions>
-    </Dialog>
+    </DeskDialog>
   );
 }

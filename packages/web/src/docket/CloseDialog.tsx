@@ -7,7 +7,7 @@ import {
   type OutcomeResult,
 } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -31,9 +31,9 @@ interface Props {
 /** Closing a docket: what happened, and what was really wrong if it is known. */
 export function CloseDialog({ open, outcome, onClose, onSave }: Props) {
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="close-title">
+    <DeskDialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="close-title">
       {open && <CloseForm outcome={outcome} onClose={onClose} onSave={onSave} />}
-    </Dialog>
+    </DeskDialog>
   );
 }
 

@@ -12,10 +12,11 @@ import {
 } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { CounterLine } from '../counter/CounterLine.tsx';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
 import { age } from '../format.ts';
 import { useCounter } from '../state/useCounter.ts';
@@ -30,12 +31,15 @@ import { pickableResults, checkWithResult } from './checkResults.ts';
 import { ClashDialog } from './ClashDialog.tsx';
 import { CloseDialog } from './CloseDialog.tsx';
 import { FactsPanel } from './FactsPanel.tsx';
+import { DocketLimits } from './limits.ts';
 import { NextStep } from './NextStep.tsx';
 import { OffersPanel } from './OffersPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { PlanPanel } from './PlanPanel.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { VerdictBand } from './VerdictBand.tsx';
+
+const NO_LIMITS = {};
 
 const phraseFor = (docket: Docket, corner: WheelEnd | null): string | null =>
   (docket.positions ?? []).find(
@@ -46,20 +50,22 @@ const phraseFor = (docket: Docket, corner: WheelEnd | null): string | null =>
 export function DocketScreen() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  const { view, busy, error, clash, load, change, hear, step, resolve, dismiss } = useDocket();
-  const clearLine = useCounter((state) => state.clear);
+  const { view, busy, error, clash, held, change, hear, step, resolve, retry, dismiss } = useDocket(id);
+  const taken = useCounter((state) => state.taken);
   const [adding, setAdding] = useState<{ first: CheckName | null } | null>(null);
   const [closing, setClosing] = useState(false);
   const [summing, setSumming] = useState(false);
   const firstOffer = useRef<HTMLButtonElement>(null);
 
-  useEffect(() => {
-    void load(id);
-  }, [id, load]);
-
-  const advice = view?.id === id ? view.advice : null;
-  const docket = view?.id === id ? view.docket : null;
+  const advice = view?.advice ?? null;
+  const docket = view?.docket ?? null;
   const corner = advice?.wheelEnd ?? null;
+  useTitle(
+    view && `Docket ${view.number}`,
+    docket?.vehicle?.fleetNumber,
+    advice?.vehicle.name,
+    corner && advice && wheelEndInWords(corner, advice.vehicle),
+  );
   // A question that must be settled first takes the number keys; else the next step has them.
   const asked =
     advice?.questions.find(
@@ -130,169 +136,178 @@ export function DocketScreen() {
       onEnter={(words) =>
         void hear(words, useCounter.getState().moves).then((done) => {
           if (!done) return;
-          clearLine();
-          (document.activeElement as HTMLElement | null)?.blur();
+          taken(words);
+          // What was typed meanwhile goes on being typed.
+          if (!useCounter.getState().text.trim()) (document.activeElement as HTMLElement | null)?.blur();
         })
       }
     />
   );
 
   return (
-    <Desk strip={strip}>
-      <div className="sheet docket-sheet" aria-busy={busy}>
-        {error && (
-          <p className="look-here" role="alert">
-            {error}{' '}
-            <Button variant="text" onClick={() => (docket ? dismiss() : void load(id))}>
-              {docket ? 'understood' : 'try again'}
-            </Button>
-          </p>
-        )}
-        {!advice || !docket || !view ? (
-          !error && (
-            <div aria-label="Loading the docket">
-              <Skeleton variant="rectangular" height={72} />
+    <DocketLimits value={docket?.options?.assumptions ?? NO_LIMITS}>
+      <Desk strip={strip}>
+        <div className="sheet docket-sheet" aria-busy={busy}>
+          {error && (
+            <p className="look-here" role="alert">
+              {error}{' '}
+              <Button variant="text" onClick={() => (held || !docket ? retry() : dismiss())}>
+                {held || !docket ? 'try again' : 'understood'}
+              </Button>
+            </p>
+          )}
+          {!advice || !docket || !view ? (
+            !error && (
+              <div aria-label="Loading the docket">
+                <Skeleton variant="rectangular" height={72} />
+                <div className="zones">
+                  {[1, 2, 3].map((i) => (
+                    <Skeleton key={i} variant="rectangular" height={480} />
+                  ))}
+                </div>
+              </div>
+            )
+          ) : (
+            <>
+              <div className="docket-head">
+                <h1>
+                  Docket <span className="mono">{view.number}</span>
+                </h1>
+                <span className="soft">
+                  {[
+                    docket.customer?.name,
+                    advice.vehicle.name,
+                    docket.vehicle?.fleetNumber,
+                    `opened ${age(view.createdAt)} ago`,
+                    view.state,
+                  ]
+                    .filter(Boolean)
+                    .join(' \u00B7 ')}
+                </span>
+                <span className="docket-tools">
+                  <Button variant="text" disabled={!view.canUndo} onClick={() => void step('undo')}>
+                    undo <kbd>u</kbd>
+                  </Button>
+                  <Button variant="text" disabled={!view.canRedo} onClick={() => void step('redo')}>
+                    redo <kbd>r</kbd>
+                  </Button>
+                  <Button variant="text" component="a" href={`/api/dockets/${id}/file`}>
+                    export
+                  </Button>
+                  <Button variant="text" component={Link} to="/">
+                    counter <kbd>b</kbd>
+                  </Button>
+                </span>
+              </div>
+              <VerdictBand advice={advice} />
               <div className="zones">
-                {[1, 2, 3].map((i) => (
-                  <Skeleton key={i} variant="rectangular" height={480} />
-                ))}
-              </div>
-            </div>
-          )
-        ) : (
-          <>
-            <div className="docket-head">
-              <h1>
-                Docket <span className="mono">{view.number}</span>
-              </h1>
-              <span className="soft">
-                {[
-                  docket.customer?.name,
-                  advice.vehicle.name,
-                  docket.vehicle?.fleetNumber,
-                  `opened ${age(view.createdAt)} ago`,
-                  view.state,
-                ]
-                  .filter(Boolean)
-                  .join(' \u00B7 ')}
-              </span>
-              <span className="docket-tools">
-                <Button variant="text" disabled={!view.canUndo || busy} onClick={() => void step('undo')}>
-                  undo <kbd>u</kbd>
-                </Button>
-                <Button variant="text" disabled={!view.canRedo || busy} onClick={() => void step('redo')}>
-                  redo <kbd>r</kbd>
-                </Button>
-                <Button variant="text" component="a" href={`/api/dockets/${id}/file`}>
-                  export
-                </Button>
-                <Button variant="text" component={Link} to="/">
-                  counter <kbd>b</kbd>
-                </Button>
-              </span>
-            </div>
-            <VerdictBand advice={advice} />
-            <div className="zones">
-              <FactsPanel
-                id={id}
-                docket={docket}
-                advice={advice}
-                change={edit}
-                onAddCheck={() => setAdding({ first: null })}
-              />
-              <div className="middle">
-                <ChassisPlan
+                <FactsPanel
+                  id={id}
+                  docket={docket}
                   advice={advice}
-                  phrase={phraseFor(docket, corner)}
-                  onPick={(wheelEnd) =>
-                    edit(`corner: ${wheelEndInWords(wheelEnd, advice.vehicle)}`, (d) => ({
-                      ...d,
-                      wheelEnd,
-                    }))
-                  }
+                  change={edit}
+                  onAddCheck={() => setAdding({ first: null })}
                 />
-                {asked && (
-                  <QuestionCard question={asked} numbered onAnswer={(value) => answer(asked.about, value)} />
-                )}
-                <NextStep
-                  advice={advice}
-                  numbered={!asked}
-                  onResult={found}
-                  onMeasure={(check) => setAdding({ first: check })}
-                />
-                <PlanPanel
-                  advice={advice}
-                  school={docket.options?.school ?? null}
-                  onSchool={(school) =>
-                    edit(school ? `school: ${school}` : 'school: as the shop', (d) => ({
-                      ...d,
-                      options: { ...d.options, school },
-                    }))
-                  }
-                />
-                <CausesPanel advice={advice} />
-                {others.map((question) => (
-                  <QuestionCard
-                    key={question.about}
-                    question={question}
-                    numbered={false}
-                    onAnswer={(value) => answer(question.about, value)}
-                  />
-                ))}
-              </div>
-              <div className="right">
-                {docket.chosen ? (
-                  <OrderPanel
-                    id={id}
-                    docket={docket}
+                <div className="middle">
+                  <ChassisPlan
                     advice={advice}
-                    onPutBack={() => edit('offer put back', (d) => ({ ...d, chosen: null, declined: null }))}
-                    onClose={() => setClosing(true)}
+                    phrase={phraseFor(docket, corner)}
+                    onPick={(wheelEnd) =>
+                      edit(`corner: ${wheelEndInWords(wheelEnd, advice.vehicle)}`, (d) => ({
+                        ...d,
+                        wheelEnd,
+                      }))
+                    }
                   />
-                ) : (
-                  <OffersPanel
+                  {asked && (
+                    <QuestionCard
+                      question={asked}
+                      numbered
+                      onAnswer={(value) => answer(asked.about, value)}
+                    />
+                  )}
+                  <NextStep
                     advice={advice}
-                    id={id}
-                    vehicleId={docket.vehicle?.catalogueId ?? null}
-                    first={firstOffer}
-                    onChoose={choose}
+                    numbered={!asked}
+                    onResult={found}
+                    onMeasure={(check) => setAdding({ first: check })}
                   />
-                )}
-                <CautionsPanel cautions={advice.cautions} />
+                  <PlanPanel
+                    advice={advice}
+                    school={docket.options?.school ?? null}
+                    onSchool={(school) =>
+                      edit(school ? `school: ${school}` : 'school: as the shop', (d) => ({
+                        ...d,
+                        options: { ...d.options, school },
+                      }))
+                    }
+                  />
+                  <CausesPanel advice={advice} />
+                  {others.map((question) => (
+                    <QuestionCard
+                      key={question.about}
+                      question={question}
+                      numbered={false}
+                      onAnswer={(value) => answer(question.about, value)}
+                    />
+                  ))}
+                </div>
+                <div className="right">
+                  {docket.chosen ? (
+                    <OrderPanel
+                      id={id}
+                      docket={docket}
+                      advice={advice}
+                      onPutBack={() =>
+                        edit('offer put back', (d) => ({ ...d, chosen: null, declined: null }))
+                      }
+                      onClose={() => setClosing(true)}
+                    />
+                  ) : (
+                    <OffersPanel
+                      advice={advice}
+                      id={id}
+                      vehicleId={docket.vehicle?.catalogueId ?? null}
+                      first={firstOffer}
+                      onChoose={choose}
+                    />
+                  )}
+                  <CautionsPanel cautions={advice.cautions} />
+                </div>
               </div>
-            </div>
-          </>
+            </>
+          )}
+        </div>
+        {advice && (
+          <AddCheckDialog
+            open={adding !== null}
+            first={adding?.first ?? null}
+            corner={corner}
+            ends={advice.corners.map(({ wheelEnd }) => wheelEnd)}
+            setting={(wheelEnd) => ({
+              sensor: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.sensor ?? null,
+              range: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.ohms ?? null,
+              axles: advice.vehicle.axles,
+              tyre: advice.vehicle.tyre,
+            })}
+            tyres={docket?.vehicle?.tyres ?? {}}
+            onClose={() => setAdding(null)}
+            onAdd={addCheck}
+          />
         )}
-      </div>
-      {advice && (
-        <AddCheckDialog
-          open={adding !== null}
-          first={adding?.first ?? null}
-          corner={corner}
-          ends={advice.corners.map(({ wheelEnd }) => wheelEnd)}
-          setting={(wheelEnd) => ({
-            sensor: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.sensor ?? null,
-            range: advice.vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd)?.ohms ?? null,
-            axles: advice.vehicle.axles,
-            tyre: advice.vehicle.tyre,
-          })}
-          tyres={docket?.vehicle?.tyres ?? {}}
-          onClose={() => setAdding(null)}
-          onAdd={addCheck}
+        <ArithmeticDialog
+          open={summing}
+          tyre={advice?.vehicle.tyre ?? null}
+          onClose={() => setSumming(false)}
         />
-      )}
-      <ArithmeticDialog
-        open={summing}
-        tyre={advice?.vehicle.tyre ?? null}
-        onClose={() => setSumming(false)}
-      />
-      <CloseDialog
-        open={closing}
-        outcome={docket?.outcome ?? null}
-        onClose={() => setClosing(false)}
-        onSave={saveOutcome}
-      />
-      <ClashDialog clash={clash} onKeep={(side) => void resolve(side)} />
-    </Desk>
+        <CloseDialog
+          open={closing}
+          outcome={docket?.outcome ?? null}
+          onClose={() => setClosing(false)}
+          onSave={saveOutcome}
+        />
+        <ClashDialog clash={clash} onKeep={resolve} />
+      </Desk>
+    </DocketLimits>
   );
 }

@@ -1,8 +1,9 @@
 import type { Check, CheckName, WheelEnd } from '@hardy/core/plain';
-import { assumptionsWith, doubtUnit, tellCheck, type CheckSetting } from '@hardy/core/checks';
+import { doubtUnit, tellCheck, type CheckSetting } from '@hardy/core/checks';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { useLimits } from './limits.ts';
 import { MEASURE_FIELDS, measuredCheck } from './measureFields.ts';
 
 interface Props {
@@ -20,7 +21,7 @@ const OF = [
 
 /** What a reading amounts to, in words beside a mark. */
 export function Told({ check, setting }: { check: Check; setting: CheckSetting }) {
-  const told = tellCheck(check, setting, assumptionsWith());
+  const told = tellCheck(check, setting, useLimits());
   return (
     <div className={`told told-${told.says}`} role="status">
       <strong>
@@ -44,7 +45,8 @@ export function MeasureForm({ check, wheelEnd, setting, onAdd }: Props) {
   const [of, setOf] = useState<(typeof OF)[number]['value']>('sensor');
   const made = measuredCheck(check, values, check === 'meter.resistance' ? { of } : {}, wheelEnd);
   const ready = made !== null && typeof made !== 'string' ? made : null;
-  const doubt = ready ? doubtUnit(ready, assumptionsWith()) : null;
+  const limits = useLimits();
+  const doubt = ready ? doubtUnit(ready, limits) : null;
   return (
     <form
       className="measure-form"

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import { useState } from 'react';
-import type { AssumptionLine } from './types.ts';
+import type { AssumptionLine } from '@hardy/core/contract';
 
 interface Props {
   lines: readonly AssumptionLine[];

@@ -1,13 +1,14 @@
 import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type ShopSettings } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { useEffect, useState } from 'react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
-import { call } from '../api/client.ts';
+import { call, problemInWords } from '../api/client.ts';
+import { useTitle } from '../desk/useTitle.ts';
 import { AssumptionTable } from './AssumptionTable.tsx';
-import type { AssumptionLine, Effect } from './types.ts';
 
 const DAILY = [
   'labour.rate',
@@ -23,38 +24,46 @@ const DAILY = [
 /** What the shop sets for itself: its ways, and every judgement number with its reason. */
 export function SetupScreen() {
   const navigate = useNavigate();
-  const [shop, setShop] = useState<ShopSettings | null>(null);
-  const [lines, setLines] = useState<AssumptionLine[] | null>(null);
-  const [effect, setEffect] = useState<Effect | null>(null);
-  const [error, setError] = useState<string | null>(null);
+  const queries = useQueryClient();
+  const shopNow = useQuery({ queryKey: ['shop'], queryFn: ({ signal }) => call('GET /shop', { signal }) });
+  const assumptions = useQuery({
+    queryKey: ['assumptions'],
+    queryFn: ({ signal }) => call('GET /assumptions', { signal }),
+    staleTime: Infinity,
+  });
+  const shop = shopNow.data ?? null;
+  const lines = assumptions.data ?? null;
   const [past, setPast] = useState<ShopSettings[]>([]);
-
-  useEffect(() => {
-    Promise.all([call<ShopSettings>('/shop'), call<AssumptionLine[]>('/assumptions')]).then(
-      ([settings, all]) => {
-        setShop(settings);
-        setLines(all);
-      },
-      (problem: unknown) => setError(problem instanceof Error ? problem.message : String(problem)),
-    );
-  }, []);
-
-  const save = async (next: ShopSettings, undoing = false) => {
-    if (!shop) return;
-    setError(null);
-    try {
-      const answer = await call<Effect & { settings: ShopSettings }>('/shop', { method: 'PUT', body: next });
-      setPast(undoing ? past.slice(0, -1) : [...past, shop]);
-      setShop(answer.settings);
-      setEffect(answer);
-    } catch (problem) {
-      setError(problem instanceof Error ? problem.message : String(problem));
-    }
-  };
-  const change = (part: Partial<ShopSettings>) => shop && void save({ ...shop, ...part });
+  // One after another: each change is made on what the one before left.
+  const saving = useMutation({
+    scope: { id: 'shop' },
+    mutationKey: ['shop'],
+    mutationFn: ({ next }: { next: ShopSettings; undoing: boolean }) => call('PUT /shop', { body: next }),
+    onMutate: ({ next }) => {
+      const before = queries.getQueryData<ShopSettings>(['shop']);
+      queries.setQueryData(['shop'], next);
+      return { before };
+    },
+    onSuccess: (answer, { undoing }, { before }) => {
+      // A later change on its way is shown already: it was made on top of this one.
+      if (queries.isMutating({ mutationKey: ['shop'] }) <= 1) queries.setQueryData(['shop'], answer.settings);
+      setPast((old) => (undoing ? old.slice(0, -1) : before ? [...old, before] : old));
+      // The lines on the counter follow the settings.
+      void queries.invalidateQueries({ queryKey: ['dockets'] });
+    },
+    onError: (_problem, _asked, context) => {
+      if (context?.before) queries.setQueryData(['shop'], context.before);
+    },
+  });
+  const effect = saving.data ?? null;
+  const failure = saving.error ?? shopNow.error ?? assumptions.error;
+  const error = failure ? problemInWords(failure) : null;
+  const save = (next: ShopSettings, undoing = false) => saving.mutate({ next, undoing });
+  useTitle('Setup');
+  const change = (part: Partial<ShopSettings>) => shop && save({ ...shop, ...part });
   const undo = () => {
     const last = past.at(-1);
-    if (last) void save(last, true);
+    if (last) save(last, true);
   };
   useKeys({ u: undo, b: () => void navigate('/') });
   const changed = Object.entries(shop?.overrides ?? {});

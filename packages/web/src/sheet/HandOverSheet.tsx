@@ -1,9 +1,10 @@
 import { inImperial, PART_IN_WORDS, wheelEndInWords } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
 import { orderLines } from '../docket/orderLines.ts';
 import { OrderTable } from '../docket/OrderTable.tsx';
@@ -33,14 +34,11 @@ const List = ({
 export function HandOverSheet() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  const { view, error, load } = useDocket();
+  const { view: ready, error } = useDocket(id);
   const [imperial, setImperial] = useState(false);
   const [paper, setPaper] = useState<'A4' | 'letter'>('A4');
-  useEffect(() => {
-    void load(id);
-  }, [id, load]);
+  useTitle('Hand-over sheet', ready && `docket ${ready.number}`, ready?.advice.vehicle.name);
   useKeys({ b: () => void navigate(`/docket/${id}`), p: () => window.print() });
-  const ready = view?.id === id ? view : null;
   const handOver = ready?.advice.handOver ?? null;
   const chosen = ready?.docket.chosen ?? null;
   const part = chosen?.part ?? ready?.advice.verdict.part ?? null;

@@ -1,6 +1,6 @@
 import type { PartClass, WheelEnd } from '@hardy/core/plain';
 import { format } from 'date-fns/format';
-import type { DocketView } from '../api/types.ts';
+import type { DocketView } from '@hardy/core/contract';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 
 interface Props {

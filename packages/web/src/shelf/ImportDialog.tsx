@@ -1,23 +1,13 @@
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
-import { call } from '../api/client.ts';
-
-interface Progress {
-  state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
-  progress: number;
-  problem: string | null;
-  report: {
-    rows: Readonly<Record<string, number>>;
-    errors: ReadonlyArray<{ file: string; line: number; column: string; reason: string }>;
-    errorCount: number;
-    written: boolean;
-  } | null;
-}
+import type { ImportProgress } from '@hardy/core/contract';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { call, problemInWords } from '../api/client.ts';
 
 const FILES = [
   'vehicles.csv',
@@ -29,29 +19,37 @@ const FILES = [
   'dictionary.csv',
 ];
 const SHOWN = 12;
+/** How often a running import is asked how far it is, in milliseconds. */
+const POLL_MS = 300;
+
+const isUnderWay = (state: ImportProgress['state'] | undefined): boolean =>
+  state === undefined || state === 'running' || state === 'waiting';
 
 /** The catalogue out as files and in from files: good rows or all or nothing, every bad row told. */
 export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [files, setFiles] = useState<File[]>([]);
   const [mode, setMode] = useState<'whole' | 'good'>('whole');
   const [id, setId] = useState<string | null>(null);
-  const [now, setNow] = useState<Progress | null>(null);
   const [error, setError] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
-  const running = id !== null && (now === null || now.state === 'running' || now.state === 'waiting');
+  const { data: now = null } = useQuery({
+    queryKey: ['import', id],
+    queryFn: ({ signal }) => call('GET /imports/:id', { params: { id: id ?? '' }, signal }),
+    enabled: id !== null,
+    refetchInterval: ({ state }) => (isUnderWay(state.data?.state) ? POLL_MS : false),
+  });
+  const running = id !== null && isUnderWay(now?.state);
+  const queries = useQueryClient();
   useEffect(() => {
-    if (!running || !id) return;
-    const timer = setInterval(() => {
-      call<Progress>(`/imports/${id}`).then(setNow, () => undefined);
-    }, 300);
-    return () => clearInterval(timer);
-  }, [running, id]);
+    // What stood on the shelf may be another now.
+    if (now?.state === 'done') void queries.invalidateQueries();
+  }, [now?.state, queries]);
 
   const start = async () => {
     setError(null);
-    setNow(null);
+    setId(null);
     try {
-      const { id: next } = await call<{ id: string }>('/imports', { method: 'POST', body: {} });
+      const { id: next } = await call('POST /imports', { body: {} });
       for (const file of files) {
         const response = await fetch(`/api/imports/${next}/files/${file.name}`, {
           method: 'PUT',
@@ -62,15 +60,15 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
           throw new Error(problem.detail ?? `${file.name} could not be sent`);
         }
       }
-      await call(`/imports/${next}/run`, { method: 'POST', body: { mode } });
+      await call('POST /imports/:id/run', { params: { id: next }, body: { mode } });
       setId(next);
     } catch (problem) {
-      setError(problem instanceof Error ? problem.message : String(problem));
+      setError(problemInWords(problem));
     }
   };
   const report = now?.report ?? null;
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="import-title">
+    <DeskDialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="import-title">
       <DialogTitle id="import-title">Catalogue files</DialogTitle>
       <DialogContent>
         <p className="gap">
@@ -94,7 +92,6 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
             onChange={(event) => {
               setFiles([...(event.target.files ?? [])]);
               setId(null);
-              setNow(null);
             }}
           />
         </p>
@@ -167,7 +164,7 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
       </DialogContent>
       <DialogActions>
         {running ? (
-          <Button onClick={() => void call(`/imports/${id}`, { method: 'DELETE' })}>Stop</Button>
+          <Button onClick={() => void call('DELETE /imports/:id', { params: { id: id ?? '' } })}>Stop</Button>
         ) : (
           <Button variant="contained" disabled={files.length === 0} onClick={() => void start()}>
             Bring in {files.length > 0 ? `${files.length} files` : ''}
@@ -175,6 +172,6 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
         )}
         <Button onClick={onClose}>Close</Button>
       </DialogActions>
-    </Dialog>
+    </DeskDialog>
   );
 }

@@ -1,26 +1,27 @@
 import Button from '@mui/material/Button';
-import { useEffect, useState } from 'react';
+import { useQueries } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
-import { call } from '../api/client.ts';
+import { call, problemInWords } from '../api/client.ts';
+import { useTitle } from '../desk/useTitle.ts';
 import { Barcode } from './Barcode.tsx';
-import type { PartAnswer } from './types.ts';
 
 /** Labels for bins: number, words, bin and a code to scan. */
 export function Labels() {
   const [params] = useSearchParams();
   const numbers = params.get('numbers') ?? '';
-  const [views, setViews] = useState<PartAnswer[]>([]);
-  const [error, setError] = useState<string | null>(null);
-  useEffect(() => {
-    Promise.all(
-      numbers
-        .split(',')
-        .filter(Boolean)
-        .map((number) => call<PartAnswer>(`/parts/${encodeURIComponent(number)}`)),
-    ).then(setViews, (problem: unknown) =>
-      setError(problem instanceof Error ? problem.message : String(problem)),
-    );
-  }, [numbers]);
+  const asked = useQueries({
+    queries: numbers
+      .split(',')
+      .filter(Boolean)
+      .map((number) => ({
+        queryKey: ['part', number],
+        queryFn: ({ signal }: { signal: AbortSignal }) =>
+          call('GET /parts/:number', { params: { number }, signal }),
+      })),
+  });
+  const views = asked.flatMap(({ data }) => data ?? []);
+  const error = asked.find((each) => each.error)?.error ?? null;
+  useTitle('Bin labels');
   return (
     <main className="print-page">
       <div className="print-tools">
@@ -32,7 +33,7 @@ export function Labels() {
         </Button>
       </div>
       <h1 className="unseen">Bin labels</h1>
-      {error && <p role="alert">{error}</p>}
+      {error && <p role="alert">{problemInWords(error)}</p>}
       <ul className="labels">
         {views.map(({ part }) => (
           <li key={part.number}>

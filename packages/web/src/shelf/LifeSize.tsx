@@ -1,20 +1,18 @@
 import Button from '@mui/material/Button';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { call } from '../api/client.ts';
+import { call, problemInWords } from '../api/client.ts';
+import { useTitle } from '../desk/useTitle.ts';
 import { PartToScale } from './PartToScale.tsx';
-import type { PartAnswer } from './types.ts';
 
 /** A part on paper at its own size: the old one is laid on it. */
 export function LifeSize() {
   const { number = '' } = useParams();
-  const [view, setView] = useState<PartAnswer | null>(null);
-  const [error, setError] = useState<string | null>(null);
-  useEffect(() => {
-    call<PartAnswer>(`/parts/${encodeURIComponent(number)}`).then(setView, (problem: unknown) =>
-      setError(problem instanceof Error ? problem.message : String(problem)),
-    );
-  }, [number]);
+  const { data: view, error } = useQuery({
+    queryKey: ['part', number],
+    queryFn: ({ signal }) => call('GET /parts/:number', { params: { number }, signal }),
+  });
+  useTitle(number, 'life size');
   return (
     <main className="print-page">
       <div className="print-tools">
@@ -25,7 +23,7 @@ export function LifeSize() {
           Back to the shelf
         </Button>
       </div>
-      {error && <p role="alert">{error}</p>}
+      {error && <p role="alert">{problemInWords(error)}</p>}
       {view && (
         <>
           <h1 className="mono">{view.part.number}</h1>

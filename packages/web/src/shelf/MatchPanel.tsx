@@ -5,9 +5,11 @@ import {
   type CataloguePart,
   type PartClass,
 } from '@hardy/core/plain';
-import { useEffect, useMemo, useState } from 'react';
-import { call } from '../api/client.ts';
-import type { MatchAnswer } from './types.ts';
+import type { MatchAnswer } from '@hardy/core/contract';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { call, problemInWords } from '../api/client.ts';
+import { useSettled } from '../state/useSettled.ts';
 
 interface Props {
   vehicleId: string | null;
@@ -27,12 +29,13 @@ interface ReadingTyped {
   readonly tool: Tool;
 }
 
+/** Readings are sent when the typing rests so long, in milliseconds. */
+const SETTLES_MS = 120;
+
 /** What can be measured or seen on the old part, with the tool used; candidates ranked as it is typed. */
 export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Props) {
   const [values, setValues] = useState<Record<string, string>>({});
   const [tools, setTools] = useState<Record<string, Tool>>({});
-  const [answer, setAnswer] = useState<MatchAnswer | null>(null);
-  const [error, setError] = useState<string | null>(null);
   const figures = PART_FIGURES[partClass];
   const readings = useMemo(
     () =>
@@ -48,36 +51,28 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
       }),
     [figures, values, tools],
   );
+  const settled = useSettled(readings, SETTLES_MS);
+  const match = useQuery({
+    queryKey: ['match', partClass, vehicleId, settled],
+    queryFn: ({ signal }) =>
+      call('POST /match', { body: { partClass, vehicleId, readings: [...settled] }, signal }),
+    enabled: settled.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  const answer = match.data ?? null;
+  const error = match.error ? problemInWords(match.error) : null;
+  const lead = useEffectEvent((next: MatchAnswer) =>
+    onLead(
+      next.ranked[0]?.part ?? null,
+      Object.fromEntries(
+        settled.flatMap(({ key, value }) => (typeof value === 'number' ? [[key, value] as const] : [])),
+      ),
+      next.next?.figure.key ?? null,
+    ),
+  );
   useEffect(() => {
-    if (readings.length === 0) return;
-    let current = true;
-    const timer = setTimeout(() => {
-      call<MatchAnswer>('/match', { method: 'POST', body: { partClass, vehicleId, readings } }).then(
-        (next) => {
-          if (!current) return;
-          setError(null);
-          setAnswer(next);
-          onLead(
-            next.ranked[0]?.part ?? null,
-            Object.fromEntries(
-              readings.flatMap(({ key, value }) =>
-                typeof value === 'number' ? [[key, value] as const] : [],
-              ),
-            ),
-            next.next?.figure.key ?? null,
-          );
-        },
-        (problem: unknown) =>
-          current && setError(problem instanceof Error ? problem.message : String(problem)),
-      );
-    }, 120);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-    // The caller's functions are new at every draw and change nothing here.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [partClass, vehicleId, readings]);
+    if (match.data && !match.isPlaceholderData) lead(match.data);
+  }, [match.data, match.isPlaceholderData]);
   const shown = readings.length > 0 ? answer : null;
   return (
     <section aria-label="Match the old part">

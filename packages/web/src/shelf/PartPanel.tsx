@@ -4,10 +4,10 @@ import { Link } from 'react-router';
 import { price } from '../format.ts';
 import { Barcode } from './Barcode.tsx';
 import { PartToScale } from './PartToScale.tsx';
-import type { PartAnswer } from './types.ts';
+import type { PartView } from '@hardy/core/contract';
 
 interface Props {
-  view: PartAnswer;
+  view: PartView;
   currency: string;
   onPick: (number: string) => void;
 }

@@ -1,16 +1,21 @@
 import { PART_CLASSES, PART_IN_WORDS, type CataloguePart, type PartClass } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { call } from '../api/client.ts';
+import { call, problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
 import { price } from '../format.ts';
+import { useSettled } from '../state/useSettled.ts';
 import { ImportDialog } from './ImportDialog.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { PartToScale } from './PartToScale.tsx';
-import type { PartAnswer } from './types.ts';
+
+/** A search is sent when the typing rests so long, in milliseconds. */
+const SETTLES_MS = 80;
 
 /** The shelf: found by number, barcode or words, browsed by class, or matched by measuring the old part. */
 export function ShelfScreen() {
@@ -21,16 +26,30 @@ export function ShelfScreen() {
   const matching = params.get('match') !== null;
   const number = params.get('part');
   const vehicleId = params.get('vehicle');
-  const [found, setFound] = useState<CataloguePart[] | null>(null);
-  const [view, setView] = useState<PartAnswer | null>(null);
   const [lead, setLead] = useState<{
     part: CataloguePart;
     measured: Record<string, number>;
     mark: string | null;
   } | null>(null);
-  const [error, setError] = useState<string | null>(null);
   const [importing, setImporting] = useState(false);
-  const [currency, setCurrency] = useState('EUR');
+  const looked = useSettled(query, SETTLES_MS);
+  const shop = useQuery({ queryKey: ['shop'], queryFn: ({ signal }) => call('GET /shop', { signal }) });
+  const currency = shop.data?.currency ?? 'EUR';
+  const search = useQuery({
+    queryKey: ['parts', looked, partClass],
+    queryFn: ({ signal }) => call('GET /parts', { query: { q: looked, class: partClass }, signal }),
+    enabled: !matching,
+    placeholderData: keepPreviousData,
+  });
+  const found = search.data ?? null;
+  const picked = useQuery({
+    queryKey: ['part', number],
+    queryFn: ({ signal }) => call('GET /parts/:number', { params: { number: number ?? '' }, signal }),
+    enabled: number !== null,
+  });
+  const failure = search.error ?? picked.error;
+  const error = failure ? problemInWords(failure) : null;
+  useTitle(matching ? 'Match a part' : 'Shelf', number ?? query);
 
   const put = (changes: Record<string, string | null>) =>
     setParams(
@@ -43,47 +62,15 @@ export function ShelfScreen() {
       },
       { replace: true },
     );
-  const showFound = useEffectEvent((parts: CataloguePart[]) => {
-    setFound(parts);
-    setError(null);
+  const showFound = useEffectEvent((parts: readonly CataloguePart[]) => {
     // A scanned code or a whole number names one part: it is shown at once, unless another was picked meanwhile.
     const only = parts[0];
     if (only && number === null && (parts.length === 1 || only.barcode === query)) put({ part: only.number });
   });
+  const fresh = search.isPlaceholderData ? null : found;
   useEffect(() => {
-    void call<{ currency: string }>('/shop').then(
-      ({ currency: letters }) => setCurrency(letters),
-      () => undefined,
-    );
-  }, []);
-  useEffect(() => {
-    if (matching) return;
-    let current = true;
-    const timer = setTimeout(() => {
-      call<CataloguePart[]>(
-        `/parts?q=${encodeURIComponent(query)}${partClass ? `&class=${partClass}` : ''}`,
-      ).then(
-        (parts) => current && showFound(parts),
-        (problem: unknown) =>
-          current && setError(problem instanceof Error ? problem.message : String(problem)),
-      );
-    }, 80);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-  }, [query, partClass, matching]);
-  useEffect(() => {
-    if (!number) return;
-    let current = true;
-    call<PartAnswer>(`/parts/${encodeURIComponent(number)}`).then(
-      (answer) => current && setView(answer),
-      (problem: unknown) => current && setError(problem instanceof Error ? problem.message : String(problem)),
-    );
-    return () => {
-      current = false;
-    };
-  }, [number]);
+    if (fresh) showFound(fresh);
+  }, [fresh]);
   const pick = (which: string) => {
     setLead(null);
     put({ part: which });
@@ -92,7 +79,7 @@ export function ShelfScreen() {
     m: () => put({ match: matching ? null : '1', part: null }),
     b: () => void navigate('/'),
   });
-  const shown = number && view?.part.number === number ? view : null;
+  const shown = number && picked.data?.part.number === number ? picked.data : null;
   return (
     <Desk>
       <div className="sheet shelf-sheet">

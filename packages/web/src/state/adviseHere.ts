@@ -7,7 +7,7 @@ let known: { readonly id: string; readonly knowledge: Promise<Knowledge> } | nul
 
 /** Fetches what advising on a docket needs, so that the next change can be answered here. */
 export const learn = (id: string): void => {
-  const knowledge = call<Knowledge>(`/dockets/${id}/knowledge`);
+  const knowledge = call('GET /dockets/:id/knowledge', { params: { id } });
   // Without it the server's own answer comes a moment later: nothing is lost.
   knowledge.catch(() => undefined);
   known = { id, knowledge };

@@ -1,4 +1,4 @@
-import type { Advice, Docket, IntakeReading, WheelEnd } from '@hardy/core/plain';
+import type { Advice, Docket, IntakeReading, Side, WheelEnd } from '@hardy/core/plain';
 import type { Knowledge } from '@hardy/core/reasoning';
 import { create } from 'zustand';
 import { call } from '../api/client.ts';
@@ -6,7 +6,7 @@ import { latestAdvice } from './latestAdvice.ts';
 
 /** What the words are read with: the docket they are added to, and its vehicle's sides. */
 export interface CounterContext {
-  steeringSide?: string | null;
+  steeringSide?: Side | null;
   axles?: number | null;
   docketId?: string | null;
 }
@@ -33,14 +33,10 @@ interface Counter {
   move: (key: string, wheelEnd: WheelEnd | null, context?: CounterContext) => void;
   /** Says what could not be taken; what was typed stays. */
   fail: (message: string) => void;
-  clear: () => void;
-}
-
-interface PreviewAnswer {
-  reading: IntakeReading;
-  docket: Docket;
-  tag: string;
-  knowledge: Knowledge | null;
+  /** The words were taken over: what was typed after them stays. */
+  taken: (words: string) => void;
+  /** Adds what was typed while no field had the focus. */
+  append: (characters: string) => void;
 }
 
 /** The docket may have had facts before these words, and some of them already: each is looked for by what it says. */
@@ -62,16 +58,17 @@ const EMPTY = { text: '', reading: null, preview: null, error: null, moves: {} }
 
 /** What stands in the counter line, and how it was read. It outlives a change of screen: nothing typed is lost. */
 export const useCounter = create<Counter>((set, get) => {
-  const read = (text: string, context: CounterContext): void => {
+  /** What the line last said it is about. */
+  let context: CounterContext = {};
+  const read = (text: string, about: CounterContext): void => {
     pending?.abort();
     if (!text.trim()) return;
     const mine = new AbortController();
     pending = mine;
     const isCurrent = () => !mine.signal.aborted && get().text === text;
     const answer = async () => {
-      const { reading, docket, tag, knowledge } = await call<PreviewAnswer>('/preview', {
-        method: 'POST',
-        body: { text, moves: get().moves, have: held?.tag ?? null, ...context },
+      const { reading, docket, tag, knowledge } = await call('POST /preview', {
+        body: { text, moves: { ...get().moves }, have: held?.tag ?? null, ...about },
         signal: mine.signal,
       });
       if (knowledge) held = { tag, knowledge };
@@ -98,18 +95,26 @@ export const useCounter = create<Counter>((set, get) => {
   };
   return {
     ...EMPTY,
-    type(text, context = {}) {
+    type(text, said = context) {
+      context = said;
       set({ text, ...(text.trim() ? {} : { reading: null, preview: null, error: null, moves: {} }) });
       read(text, context);
     },
-    move(key, wheelEnd, context = {}) {
+    move(key, wheelEnd, said = context) {
+      context = said;
       set({ moves: { ...get().moves, [key]: wheelEnd } });
       read(get().text, context);
     },
     fail: (message) => set({ error: message }),
-    clear() {
+    taken(words) {
       pending?.abort();
+      const { text } = get();
       set(EMPTY);
+      const rest = text.startsWith(words) ? text.slice(words.length).replace(/^\n/, '') : text;
+      if (rest.trim()) get().type(rest, context);
+    },
+    append(characters) {
+      get().type(get().text + characters, context);
     },
   };
 });

@@ -1,116 +1,78 @@
-import type { Docket } from '@hardy/core/plain';
-import { create } from 'zustand';
-import { ApiProblem, call } from '../api/client.ts';
-import type { DocketView } from '../api/types.ts';
-import { adviseHere, learn } from './adviseHere.ts';
+import { useQuery } from '@tanstack/react-query';
+import type { DocketView } from '@hardy/core/contract';
+import type { Docket, WheelEnd } from '@hardy/core/plain';
+import { call, problemInWords } from '../api/client.ts';
+import { learn } from './adviseHere.ts';
+import { docketRead, queueOf } from './docketQueues.ts';
+import type { Conflict, Shown } from './editQueue.ts';
+import { docketKey, queryClient, shownKey } from './queryClient.ts';
 
-/** A write that met a newer version: what each side has, for a person to choose. */
-export interface Clash {
-  yours: Docket | null;
-  theirs: Docket;
-  theirVersion: number;
-  differences: ReadonlyArray<{ path: string; theirs: unknown; yours: unknown }>;
-  label: string;
+export interface OpenDocket {
+  /** The docket with every change made here on it; null until it is there. */
+  readonly view: DocketView | null;
+  /** Whether changes are on their way to the server. */
+  readonly busy: boolean;
+  readonly error: string | null;
+  /** Whether the changes wait for the server to come back. */
+  readonly held: boolean;
+  readonly clash: Conflict | null;
+  /** Makes a change. Changes are sent in their order, each on the one before. Answers whether it was taken. */
+  readonly change: (label: string, edit: (docket: Docket) => Docket) => Promise<boolean>;
+  readonly hear: (words: string, moves?: Readonly<Record<string, WheelEnd | null>>) => Promise<boolean>;
+  readonly step: (direction: 'undo' | 'redo') => Promise<boolean>;
+  readonly resolve: (keep: 'mine' | 'theirs') => void;
+  /** Asks again: for the docket, or for what the server has not taken yet. */
+  readonly retry: () => void;
+  readonly dismiss: () => void;
 }
 
-interface DocketState {
-  view: DocketView | null;
-  busy: boolean;
-  error: string | null;
-  clash: Clash | null;
-  load: (id: string) => Promise<void>;
-  /** Stores a change made by `edit` on the newest docket known here. */
-  change: (label: string, edit: (docket: Docket) => Docket) => Promise<boolean>;
-  hear: (words: string, moves?: Readonly<Record<string, string | null>>) => Promise<boolean>;
-  step: (direction: 'undo' | 'redo') => Promise<void>;
-  resolve: (keep: 'mine' | 'theirs') => Promise<void>;
-  dismiss: () => void;
-}
+/** Reads a docket and hands it to its queue. */
+const readDocket = async (id: string, signal?: AbortSignal): Promise<DocketView> => {
+  const view = await call('GET /dockets/:id', { params: { id }, ...(signal ? { signal } : {}) });
+  docketRead(view);
+  learn(id);
+  return view;
+};
 
-/** The docket on the desk. All changes go through here, one at a time. */
-export const useDocket = create<DocketState>((set, get) => {
-  const send = async (
-    label: string,
-    yours: Docket | null,
-    request: (view: DocketView) => Promise<DocketView>,
-  ): Promise<boolean> => {
-    const { view, busy } = get();
-    if (!view || busy) return false;
-    set({ busy: true, error: null });
-    // The answer is worked out here at once and shown; what the server says a moment later stands.
-    let answered = false;
-    if (yours)
-      void adviseHere(view.id, yours).then((advice) => {
-        const now = get().view;
-        if (advice && !answered && now?.id === view.id) set({ view: { ...now, docket: yours, advice } });
-      });
-    try {
-      const next = await request(view);
-      answered = true;
-      set({ view: next, busy: false });
-      if (next.docket.vehicle?.catalogueId !== view.docket.vehicle?.catalogueId) learn(next.id);
-      return true;
-    } catch (error) {
-      answered = true;
-      // What was shown ahead of the server did not come about.
-      set({ view });
-      if (error instanceof ApiProblem && error.status === 409) {
-        const { theirs, theirVersion, differences } = error.more as unknown as Clash;
-        set({ busy: false, clash: { yours, theirs, theirVersion, differences, label } });
-      } else set({ busy: false, error: error instanceof Error ? error.message : String(error) });
-      return false;
-    }
-  };
-  const put = (label: string, docket: Docket) =>
-    send(label, docket, (view) =>
-      call<DocketView>(`/dockets/${view.id}`, {
-        method: 'PUT',
-        body: { version: view.version, docket, label },
-      }),
-    );
+/** Makes a change on a docket that need not be on the desk. */
+export const changeDocket = async (
+  id: string,
+  label: string,
+  edit: (docket: Docket) => Docket,
+): Promise<boolean> => {
+  if (!queueOf(id)) await readDocket(id);
+  return (await queueOf(id)?.push({ kind: 'change', label, edit })) ?? false;
+};
+
+/** A docket on the desk, by its id. Null: none is. What is shown is of this docket, however late another answers. */
+export const useDocket = (id: string | null): OpenDocket => {
+  const key = id ?? '';
+  const read = useQuery({
+    queryKey: docketKey(key),
+    queryFn: ({ signal }) => readDocket(key, signal),
+    enabled: id !== null,
+  });
+  const { data: shown } = useQuery<Shown | null>({
+    queryKey: shownKey(key),
+    queryFn: () => queueOf(key)?.shown() ?? null,
+    enabled: false,
+    staleTime: Infinity,
+  });
+  const queue = () => queueOf(key);
   return {
-    view: null,
-    busy: false,
-    error: null,
-    clash: null,
-    async load(id) {
-      if (get().view?.id !== id) set({ view: null });
-      set({ error: null });
-      try {
-        set({ view: await call<DocketView>(`/dockets/${id}`) });
-        learn(id);
-      } catch (error) {
-        set({ error: error instanceof Error ? error.message : String(error) });
-      }
+    view: id === null ? null : (shown?.view ?? null),
+    busy: (shown?.waiting ?? 0) > 0 && !shown?.held,
+    error: shown?.error ?? (read.error && !shown ? problemInWords(read.error) : null),
+    held: shown?.held ?? false,
+    clash: shown?.conflict ?? null,
+    change: (label, edit) => queue()?.push({ kind: 'change', label, edit }) ?? Promise.resolve(false),
+    hear: (words, moves = {}) => queue()?.push({ kind: 'hear', words, moves }) ?? Promise.resolve(false),
+    step: (direction) => queue()?.push({ kind: direction }) ?? Promise.resolve(false),
+    resolve: (keep) => void queue()?.resolve(keep),
+    retry: () => {
+      queue()?.retry();
+      void queryClient.invalidateQueries({ queryKey: docketKey(key) });
     },
-    async change(label, edit) {
-      const { view } = get();
-      return view ? put(label, edit(view.docket)) : false;
-    },
-    hear: (words, moves = {}) =>
-      send(words, null, (view) =>
-        call<DocketView>(`/dockets/${view.id}/words`, {
-          method: 'POST',
-          body: { version: view.version, words, moves },
-        }),
-      ),
-    async step(direction) {
-      const { view } = get();
-      if (!view || (direction === 'undo' ? !view.canUndo : !view.canRedo)) return;
-      await send(direction, null, () =>
-        call<DocketView>(`/dockets/${view.id}/${direction}`, {
-          method: 'POST',
-          body: { version: view.version },
-        }),
-      );
-    },
-    async resolve(keep) {
-      const { clash, view } = get();
-      if (!clash || !view) return;
-      set({ clash: null });
-      await get().load(view.id);
-      if (keep === 'mine' && clash.yours) await put(clash.label, clash.yours);
-    },
-    dismiss: () => set({ error: null }),
+    dismiss: () => queue()?.dismiss(),
   };
-});
+};

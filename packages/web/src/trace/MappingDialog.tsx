@@ -1,6 +1,6 @@
 import type { LogMapping, MappingGuess, SpeedUnit, TimeUnit } from '@hardy/core/signal';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -27,9 +27,15 @@ interface Props {
 /** Which column is what, asked once for each kind of log: the first rows stand below the choices. */
 export function MappingDialog({ guess, onClose, onUse }: Props) {
   return (
-    <Dialog open={guess !== null} onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="mapping-title">
+    <DeskDialog
+      open={guess !== null}
+      onClose={onClose}
+      maxWidth="lg"
+      fullWidth
+      aria-labelledby="mapping-title"
+    >
       {guess && <Choices key={guess.headings.join('|')} guess={guess} onClose={onClose} onUse={onUse} />}
-    </Dialog>
+    </DeskDialog>
   );
 }
 

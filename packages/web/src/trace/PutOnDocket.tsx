@@ -1,8 +1,8 @@
 import { type TraceFinding } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { call } from '../api/client.ts';
-import type { DocketLine } from '../api/types.ts';
 
 interface Props {
   finding: TraceFinding;
@@ -14,12 +14,12 @@ interface Props {
 
 /** One press puts the finding on the docket it belongs to; without one, it is chosen first. */
 export function PutOnDocket({ finding, docketId, busy, onPut }: Props) {
-  const [dockets, setDockets] = useState<DocketLine[]>([]);
+  const { data: dockets = [] } = useQuery({
+    queryKey: ['dockets', ''],
+    queryFn: ({ signal }) => call('GET /dockets', { query: { state: 'current' }, signal }),
+    enabled: docketId === null,
+  });
   const [chosen, setChosen] = useState('');
-  useEffect(() => {
-    if (docketId) return;
-    void call<DocketLine[]>('/dockets?state=current').then(setDockets, () => setDockets([]));
-  }, [docketId]);
   const target = docketId ?? (chosen || null);
   return (
     <div className="put-on">

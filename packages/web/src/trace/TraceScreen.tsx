@@ -1,11 +1,13 @@
 import type { LivePattern } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
+import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
-import { useDocket } from '../state/useDocket.ts';
+import { changeDocket, useDocket } from '../state/useDocket.ts';
 import { checkFromFinding } from './checkFromFinding.ts';
 import { CircumferenceField } from './CircumferenceField.tsx';
 import { FindingList, patternInWords } from './FindingList.tsx';
@@ -30,15 +32,12 @@ export function TraceScreen() {
   const navigate = useNavigate();
   const trace = useTrace();
   const { file, reading, guess, progress, error, circumference, worker } = trace;
-  const { view, load, change, busy } = useDocket();
+  const { view: docket, busy } = useDocket(id);
   const [selected, setSelected] = useState(0);
   const [over, setOver] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
 
-  useEffect(() => {
-    if (id) void load(id);
-  }, [id, load]);
-  const docket = id && view?.id === id ? view : null;
+  useTitle('Trace bench', docket ? `docket ${docket.number}` : file?.name);
   const tyre = Object.values(docket?.docket.vehicle?.tyres ?? {})[0] ?? null;
 
   // The wheel that is off is looked at first.
@@ -53,12 +52,16 @@ export function TraceScreen() {
 
   const put = async (docketId: string) => {
     if (!finding) return;
-    if (view?.id !== docketId) await load(docketId);
-    const done = await change(`log: ${finding.wheelEnd} ${patternInWords(finding.pattern)}`, (d) => ({
-      ...d,
-      checks: [...(d.checks ?? []), checkFromFinding(finding)],
-    }));
-    if (done) await navigate(`/docket/${docketId}`);
+    try {
+      const done = await changeDocket(
+        docketId,
+        `log: ${finding.wheelEnd} ${patternInWords(finding.pattern)}`,
+        (d) => ({ ...d, checks: [...(d.checks ?? []), checkFromFinding(finding)] }),
+      );
+      if (done) await navigate(`/docket/${docketId}`);
+    } catch (problem) {
+      trace.fail(problemInWords(problem));
+    }
   };
   const step = (by: number) => () => {
     const count = reading?.findings.length ?? 0;

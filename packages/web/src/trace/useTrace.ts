@@ -7,6 +7,8 @@ import type { LogProblem, TraceWorkerApi } from './traceWorker.ts';
 interface TraceState {
   file: File | null;
   reading: TraceReading | null;
+  /** The columns the reading was made by; null where they were plain from the headings. */
+  mapping: LogMapping | null;
   /** Columns to be confirmed by a person. */
   guess: MappingGuess | null;
   progress: number | null;
@@ -21,6 +23,8 @@ interface TraceState {
   chooseColumns: () => Promise<void>;
   cancel: () => void;
   dismiss: () => void;
+  /** Says what could not be done with the finding; the log stays. */
+  fail: (message: string) => void;
 }
 
 const isProblem = (answer: object): answer is LogProblem => 'problem' in answer;
@@ -62,6 +66,7 @@ export const useTrace = create<TraceState>((set, get) => {
   return {
     file: null,
     reading: null,
+    mapping: null,
     guess: null,
     progress: null,
     error: null,
@@ -69,7 +74,7 @@ export const useTrace = create<TraceState>((set, get) => {
     worker: null,
     async open(file) {
       get().cancel();
-      set({ file, reading: null, guess: null, error: null });
+      set({ file, reading: null, mapping: null, guess: null, error: null });
       try {
         const guess = await start().preview(file);
         if (get().file !== file) return;
@@ -87,7 +92,7 @@ export const useTrace = create<TraceState>((set, get) => {
       const { file, circumference, guess } = get();
       if (!file) return;
       if (guess && mapping) remember(guess, mapping);
-      set({ progress: 0, error: null, guess: null });
+      set({ progress: 0, error: null, guess: null, mapping });
       try {
         const answer = await start().study(
           file,
@@ -111,7 +116,8 @@ export const useTrace = create<TraceState>((set, get) => {
     },
     setCircumference(circumference) {
       set({ circumference });
-      if (get().reading) void get().study(null);
+      // The columns a person chose stand: another circumference changes nothing about them.
+      if (get().reading) void get().study(get().mapping);
     },
     async chooseColumns() {
       const { file } = get();
@@ -127,5 +133,6 @@ export const useTrace = create<TraceState>((set, get) => {
       set({ worker: null, progress: null });
     },
     dismiss: () => set({ guess: null, error: null }),
+    fail: (error) => set({ error }),
   };
 });

@@ -1,0 +1,55 @@
+/** Keys this close together, in milliseconds, are words; a command is a letter alone. */
+export const TOGETHER_MS = 170;
+
+/** What telling words from commands needs of the world. */
+export interface BurstWorld {
+  /** Carries out the command of a key that came alone. */
+  command(key: string): void;
+  /** Takes characters that were typed as words. */
+  words(characters: string): void;
+  /** Calls back after so many milliseconds; returns how to call it off. */
+  later(act: () => void, ms: number): () => void;
+}
+
+/**
+ * Tells words from single-key commands: a key is a command only when no other comes close before or after it. Every key
+ * of a burst goes to the words, the first one too.
+ */
+export class Burst {
+  private alone: string | null = null;
+  private callOff: (() => void) | null = null;
+  private last = -Infinity;
+
+  constructor(private readonly world: BurstWorld) {}
+
+  /** Whether words are being typed at this time. */
+  isTyping(at: number): boolean {
+    return this.alone !== null || at - this.last < TOGETHER_MS;
+  }
+
+  /** A key went into the words by itself: what comes close after it is no command, should the field be gone. */
+  note(at: number): void {
+    this.last = at;
+  }
+
+  /** A printable key at a time in milliseconds. */
+  key(key: string, at: number): void {
+    const together = at - this.last < TOGETHER_MS;
+    this.last = at;
+    this.callOff?.();
+    this.callOff = null;
+    if (this.alone !== null || together) {
+      this.world.words((this.alone ?? '') + key);
+      this.alone = null;
+      return;
+    }
+    this.alone = key;
+    this.callOff = this.world.later(() => {
+      this.alone = null;
+      this.callOff = null;
+      // What comes after a command that was carried out is no part of it.
+      this.last = -Infinity;
+      this.world.command(key);
+    }, TOGETHER_MS);
+  }
+}
