@@ -5,7 +5,11 @@ const WORDS = 'merrowby 2018 minibus, abs light, C0A31-13 front left, squeaky ma
 test('the whole job by keyboard alone: words, verdict, checks, order, sheet, outcome, found again', async ({
   page,
 }) => {
-  const key = (name: string) => page.keyboard.press(name);
+  // A key alone is a command: a hand rests between two, where the second is not of a dialog that the first opened.
+  const key = async (name: string) => {
+    await page.keyboard.press(name);
+    if (name.length === 1) await page.waitForTimeout(250);
+  };
   const verdict = page.getByTestId('verdict');
 
   // 1. Type; see it read into chips, the rest left visible.

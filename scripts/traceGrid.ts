@@ -2,7 +2,7 @@ import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { generateLog, type LogRecipe } from '../packages/core/src/signal/generate/generateLog.ts';
 import { DRIVES, type WINDING_DRIVES } from '../packages/core/src/signal/generate/driveProfile.ts';
 import type { LivePattern } from '../packages/core/src/vocabulary/check.ts';
-import { CHECK_RESULTS } from '../packages/core/src/vocabulary/wordLists.ts';
+import { CHECK_RESULTS } from '../packages/core/src/checkKinds/checkData.ts';
 
 const WHEELS = [
   ['A1L', 'A1R', 'A2L', 'A2R'],

@@ -1,6 +1,6 @@
 import { readTrace } from '../packages/core/src/signal/readTrace.ts';
 import type { LivePattern } from '../packages/core/src/vocabulary/check.ts';
-import { CHECK_RESULTS } from '../packages/core/src/vocabulary/wordLists.ts';
+import { CHECK_RESULTS } from '../packages/core/src/checkKinds/checkData.ts';
 import { generateLog } from '../packages/core/src/signal/generate/generateLog.ts';
 import { WINDING_DRIVES } from '../packages/core/src/signal/generate/driveProfile.ts';
 import { gridLog, windingLog } from './traceGrid.ts';

@@ -4,6 +4,8 @@ export * from './vocabulary/wheelEnd.ts';
 export * from './vocabulary/wheelEndWords.ts';
 export * from './vocabulary/tyreSizes.ts';
 export * from './vocabulary/check.ts';
+export * from './checkKinds/checkData.ts';
+export { kindOf } from './checkKinds/checkTypes.ts';
 export * from './vocabulary/docket.ts';
 export * from './vocabulary/advice.ts';
 export * from './vocabulary/intakeReading.ts';

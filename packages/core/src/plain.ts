@@ -1,6 +1,8 @@
 /* What a page needs of the core to show advice: words and types, no validator and no reasoning. */
 export * from './vocabulary/wordLists.ts';
 export * from './vocabulary/wheelEndWords.ts';
+export * from './checkKinds/checkData.ts';
+export { CHECK_NAMES, kindOf } from './checkKinds/checkTypes.ts';
 export * from './vocabulary/inWords.ts';
 export * from './vocabulary/doubtWords.ts';
 export * from './vocabulary/complaints.ts';

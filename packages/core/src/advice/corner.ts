@@ -1,3 +1,4 @@
+import { isPickedFault } from '../checkKinds/checkData.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import { findConflicts } from '../positions/findConflicts.ts';
@@ -35,28 +36,9 @@ const placed = (docket: Docket, context: PositionContext): ReadPosition[] =>
     return again ? { ...kept, wheelEnds: again.wheelEnds, needs: again.needs } : kept;
   });
 
-const NORMAL = new Set([
-  'sound',
-  'none',
-  'steady',
-  'normal',
-  'fault-stayed',
-  'stays-away',
-  'not-visible',
-  'full',
-  'on',
-  'out-by-itself',
-  'out-after-clearing',
-]);
-
 /** Whether a check found something wrong at a wheel end: that outranks what was said. */
 const foundAt = (docket: Docket, end: WheelEnd): boolean =>
-  (docket.checks ?? []).some(
-    (check) =>
-      check.wheelEnd === end &&
-      (('result' in check && !NORMAL.has(check.result)) ||
-        (check.check === 'live' && check.pattern !== 'normal')),
-  );
+  (docket.checks ?? []).some((check) => check.wheelEnd === end && isPickedFault(check));
 
 /** Reads the corner from the customer's words and the root codes. */
 export const cornerFacts = (

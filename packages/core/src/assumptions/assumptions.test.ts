@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { CHECK_NAMES } from '../vocabulary/check.ts';
 import { resultsOf } from '../diagnosis/checkTable.ts';
-import { NORMAL_RESULT } from '../checks/readCheck.ts';
+import { SOUND_RESULT } from '../checkKinds/checkData.ts';
 import { assumptionsWith, DEFAULT_ASSUMPTIONS } from './assumptions.ts';
 
 describe('assumptions', () => {
@@ -23,7 +23,7 @@ describe('assumptions', () => {
   });
 
   test('every table has its sound result among its results', () => {
-    for (const [table, normal] of Object.entries(NORMAL_RESULT)) expect(resultsOf(table)).toContain(normal);
+    for (const [table, normal] of Object.entries(SOUND_RESULT)) expect(resultsOf(table)).toContain(normal);
     for (const check of CHECK_NAMES) expect(DEFAULT_ASSUMPTIONS[`check.minutes.${check}`]).toBeDefined();
   });
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { compareTyres } from './compareTyres.ts';
-import { readCheck, resistanceAt20 } from './readCheck.ts';
+import { resistanceAt20 } from './kinds/resistance.ts';
+import { readCheck } from './readCheck.ts';
 import { parseTyreSize, readsAgainst } from '../vocabulary/tyreSize.ts';
 
 const a = assumptionsWith();

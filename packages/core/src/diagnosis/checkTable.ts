@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import { CHECK_TABLES } from '../assumptions/checkLikelihoods.ts';
+import { CHECK_TABLES } from '../checkKinds/checkData.ts';
 import type { Fault } from '../vocabulary/faults.ts';
 
 /** The results a check can have. Empty for a table that does not exist. */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
-import { CHECK_TABLES } from '../assumptions/checkLikelihoods.ts';
-import { NORMAL_RESULT } from '../checks/readCheck.ts';
+import { CHECK_TABLES } from '../checkKinds/checkData.ts';
+import { SOUND_RESULT } from '../checkKinds/checkData.ts';
 import { FAULTS, type Fault } from '../vocabulary/faults.ts';
 import type { Architecture } from './architecture.ts';
 import { asSensed } from './sensedEnd.ts';
@@ -69,7 +69,7 @@ describe('likelihood', () => {
         fault,
         (table, one, other) => {
           fc.pre(one !== other);
-          const normal = NORMAL_RESULT[table] ?? '';
+          const normal = SOUND_RESULT[table] ?? '';
           const sum = resultsOf(table).reduce(
             (total, result) => total + likelihood(check(table, result, normal), [one, other], build),
             0,

@@ -1,3 +1,4 @@
+import { kindOf } from '../checkKinds/checkTypes.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
 import type { Dangers } from '../safety/dangers.ts';
@@ -6,20 +7,6 @@ import type { Offer, Verdict } from '../vocabulary/advice.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { Caution, PartClass } from '../vocabulary/words.ts';
 
-const ON_THE_WHEEL = new Set([
-  'visual.ring',
-  'visual.sensor',
-  'visual.connector',
-  'visual.harness',
-  'bearing.play',
-  'bearing.noise',
-  'wiggle',
-  'swap',
-  'meter.ac',
-  'meter.resistance',
-  'meter.supply',
-  'ring.teeth',
-]);
 const SINGLE_USE: ReadonlySet<PartClass> = new Set(['hub-assembly', 'axle-shaft', 'tone-ring']);
 const MOVES_KNUCKLE: ReadonlySet<PartClass> = new Set(['hub-assembly', 'axle-shaft']);
 
@@ -46,7 +33,7 @@ export const cautionsFor = (
       complaintsNow(docket).some((s) => s === 'lamp.abs' || s === 'lamp.rear-abs') ||
         codes.some((c) => c.role === 'root' && c.status === 'active'),
     ],
-    ['lifting', offers.length > 0 || (verdict.check !== null && ON_THE_WHEEL.has(verdict.check))],
+    ['lifting', offers.length > 0 || (verdict.check !== null && kindOf(verdict.check).lifts)],
     ['seizure-risk', offers.some((offer) => (offer.seizure ?? 0) > a.get('caution.seizure-above'))],
     [
       'single-use-fasteners',

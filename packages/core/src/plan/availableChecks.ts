@@ -1,6 +1,9 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
 import type { Belief } from '../diagnosis/posterior.ts';
+import type { CheckKind, CheckNeed } from '../checkKinds/checkKind.ts';
+import { CHECK_KINDS } from '../checkKinds/checkKinds.ts';
+import { kindOf } from '../checkKinds/checkTypes.ts';
 import type { Check, CheckName } from '../vocabulary/check.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { SensorType } from '../vocabulary/words.ts';
@@ -20,25 +23,9 @@ export interface AvailableCheck {
   readonly after: readonly CheckName[];
 }
 
-/** Checks that need the vehicle driven or rolled. */
-const DRIVEN: ReadonlySet<CheckName> = new Set<CheckName>(['live', 'clear-and-drive']);
+export const setupOf = (check: CheckName): Setup | null => (kindOf(check) as CheckKind).setup;
 
-const SETUP_OF: Readonly<Partial<Record<CheckName, Setup>>> = {
-  'visual.ring': 'wheel',
-  'ring.teeth': 'wheel',
-  'visual.sensor': 'wheel',
-  'visual.harness': 'wheel',
-  'bearing.play': 'wheel',
-  'bearing.noise': 'wheel',
-  'visual.connector': 'plug',
-  'meter.resistance': 'plug',
-  'meter.supply': 'plug',
-  'meter.ac': 'plug',
-  live: 'reader',
-  'clear-and-drive': 'reader',
-};
-
-export const setupOf = (check: CheckName): Setup | null => SETUP_OF[check] ?? null;
+const KINDS: ReadonlyArray<CheckKind & { readonly name: CheckName }> = CHECK_KINDS;
 
 const share = (beliefs: readonly Belief[], test: (a: Architecture) => boolean): number => {
   const total = beliefs.reduce((sum, b) => sum + b.p, 0);
@@ -83,11 +70,6 @@ export const availableChecks = (
     : settled((a) => a.sensor === 'active')
       ? 'active'
       : null;
-  const separate = settled((a) => a.mounting !== 'in-hub');
-  const ringSeen = settled(hasRing) && !isCentre(wheelEnd);
-  const reads = docket.reader !== 'none' && docket.reader !== 'engine';
-  const trailer = docket.vehicle?.driveline === 'trailer';
-  const knowsTyres = Object.keys(docket.vehicle?.tyres ?? {}).length >= 2;
   const total = beliefs.reduce((sum, b) => sum + b.p, 0);
   const bearing =
     beliefs.reduce((sum, b) => (b.state.includes('bearing') ? sum + b.p : sum), 0) / Math.max(total, 1e-12);
@@ -100,35 +82,29 @@ export const availableChecks = (
       event.daysAgo != null &&
       event.daysAgo <= a.get('plan.joint-fresh-days'),
   );
-  const all: Array<[CheckName, string, boolean]> = [
-    ['visual.connector', 'visual.connector', !joined],
-    ['visual.harness', 'visual.harness', true],
-    ['visual.ring', 'visual.ring', ringSeen],
-    ['ring.teeth', 'ring.teeth', ringSeen],
-    ['visual.sensor', 'visual.sensor', separate],
-    ['bearing.play', 'bearing.play', !isCentre(wheelEnd)],
-    ['bearing.noise', 'bearing.noise', !isCentre(wheelEnd)],
-    ['wiggle', 'wiggle', true],
-    ['swap', 'swap', settled((a) => a.mounting === 'separate')],
-    // An ohmmeter does not judge an active element: it is not asked to.
-    ['meter.resistance', 'meter.resistance.passive', sensor === 'passive'],
-    ['meter.supply', 'meter.supply', sensor === 'active'],
-    ['meter.ac', 'meter.ac', sensor === 'passive'],
-    ['live', 'live', reads],
-    ['clear-and-drive', 'clear-and-drive', reads],
-    ['tyres', 'tyres', !knowsTyres],
-    ['battery', 'battery', !trailer],
-  ];
-  return all
-    .filter(([check, , possible]) => possible && !done.has(check))
-    .map(([check, table]) => ({
-      check,
-      table,
-      setup: setupOf(check),
-      after: check.startsWith('meter.')
-        ? ['visual.connector']
-        : DRIVEN.has(check) && rockFirst
-          ? ['bearing.play']
-          : [],
-    }));
+  const holds: Readonly<Record<CheckNeed, boolean>> = {
+    wheel: !isCentre(wheelEnd),
+    'ring-seen': settled(hasRing) && !isCentre(wheelEnd),
+    separate: settled((a) => a.mounting === 'separate'),
+    'not-in-hub': settled((a) => a.mounting !== 'in-hub'),
+    // An ohmmeter does not judge an active element, and a passive one is fed by nothing: neither is asked to.
+    passive: sensor === 'passive',
+    active: sensor === 'active',
+    reader: docket.reader !== 'none' && docket.reader !== 'engine',
+    'joint-not-fresh': !joined,
+    'tyres-not-known': Object.keys(docket.vehicle?.tyres ?? {}).length < 2,
+    'not-a-trailer': docket.vehicle?.driveline !== 'trailer',
+  };
+  return KINDS.flatMap(({ name, needs, tables, setup, after, driven }) =>
+    needs === null || done.has(name) || !needs.every((need) => holds[need])
+      ? []
+      : [
+          {
+            check: name,
+            table: name in tables ? name : `${name}.${sensor ?? 'passive'}`,
+            setup,
+            after: driven && rockFirst ? ['bearing.play' as const] : (after as readonly CheckName[]),
+          },
+        ],
+  );
 };

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import { NORMAL_RESULT } from '../checks/readCheck.ts';
+import { SOUND_RESULT } from '../checkKinds/checkData.ts';
 import { checkChance, jointChance, resultsOf } from '../diagnosis/checkTable.ts';
 import { onceEach, type Finding } from '../diagnosis/finding.ts';
 import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
@@ -20,7 +20,7 @@ export const checkAsSolved = (
   known: ReadonlySet<string>,
   a: Assumptions,
 ): Omit<SolveCheck, 'needs'> => {
-  const normal = NORMAL_RESULT[entry.table];
+  const normal = SOUND_RESULT[entry.table];
   const results = resultsOf(entry.table);
   const sound = onceEach((fault) => checkChance(entry.table, normal ?? '', fault, a));
   const power = a.get('correlation.repeat') - 1;

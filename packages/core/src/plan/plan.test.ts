@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { advise, bareKnowledge, CHECK_NAMES, type Docket, type PlanNode } from '../index.ts';
-import { CHECK_RESULTS } from '../vocabulary/wordLists.ts';
-import { CHECK_GUIDES } from './checkGuide.ts';
+import { CHECK_RESULTS } from '../checkKinds/checkData.ts';
+import { guideFor } from './planTree.ts';
 
 const knowledge = bareKnowledge('2026-11-25');
 const base: Docket = {
@@ -71,12 +71,10 @@ describe('the plan', () => {
 
   test('every check has a guide that speaks of its results', () => {
     for (const check of CHECK_NAMES) {
-      const guide = CHECK_GUIDES[check];
+      const guide = guideFor(check, 1);
       expect(guide.how).toHaveLength(2);
-      const results: readonly string[] =
-        check in CHECK_RESULTS ? CHECK_RESULTS[check as keyof typeof CHECK_RESULTS] : [];
-      for (const result of results.filter((r) => r !== 'not-visible'))
-        expect(Object.keys(guide.means)).toContain(result);
+      for (const result of CHECK_RESULTS[check].filter((r) => r !== 'not-visible'))
+        expect(guide.results.map((each) => each.result)).toContain(result);
     }
   });
 });

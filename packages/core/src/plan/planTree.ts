@@ -4,7 +4,8 @@ import { WORK_AS_DEED, WORK_IN_WORDS } from '../offers/fixes.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CornerProblem } from './buildProblem.ts';
-import { CHECK_GUIDES } from './checkGuide.ts';
+import type { CheckKind } from '../checkKinds/checkKind.ts';
+import { kindOf, type CheckName } from '../checkKinds/checkTypes.ts';
 import type { Fix } from './fixesAt.ts';
 import type { Choice, Situation, Solver } from './solve.ts';
 
@@ -80,8 +81,13 @@ export const planTree = (
 };
 
 /** How to do a check and what its results would mean. */
-export const guideFor = (check: keyof typeof CHECK_GUIDES, minutes: number) => ({
-  minutes,
-  how: [...CHECK_GUIDES[check].how],
-  results: Object.entries(CHECK_GUIDES[check].means).map(([result, means]) => ({ result, means })),
-});
+export const guideFor = (check: CheckName, minutes: number) => {
+  const { how, results, amounts } = kindOf(check) as CheckKind;
+  return {
+    minutes,
+    how: [...how],
+    results: Object.entries({ ...results, ...amounts })
+      .filter(([, means]) => means !== '')
+      .map(([result, means]) => ({ result, means })),
+  };
+};

@@ -1,7 +1,7 @@
 import { judge } from '../advice/advise.ts';
 import { bareKnowledge, type Knowledge } from '../advice/knowledge.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import { NORMAL_RESULT } from '../checks/readCheck.ts';
+import { SOUND_RESULT } from '../checkKinds/checkData.ts';
 import type { Random } from '../chance/random.ts';
 import { checkChance, resultsOf } from '../diagnosis/checkTable.ts';
 import { likelihood } from '../diagnosis/likelihood.ts';
@@ -136,7 +136,7 @@ export const playJob = (
     const table = check === 'meter.resistance' ? `meter.resistance.${architecture.sensor}` : check;
     const results = resultsOf(table);
     if (results.length === 0) return null;
-    const normal = NORMAL_RESULT[table] ?? '';
+    const normal = SOUND_RESULT[table] ?? '';
     const result = drawWeighted(
       random,
       results.map((each) => [

@@ -1,3 +1,4 @@
+import { kindOf } from '../checkKinds/checkTypes.ts';
 import { complaintsNow } from '../vocabulary/complaints.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
@@ -27,7 +28,7 @@ export interface Dangers {
   readonly stop: boolean;
 }
 
-const PLAY = ['none', 'slight', 'clear'] as const;
+const PLAY = kindOf('bearing.play').worst;
 /** Days in which wheel bolts work loose after a wheel was off, where the shop has set none. */
 export const BOLTS_SETTLE_DAYS = 30;
 const WHEEL_OFF: ReadonlySet<string> = new Set([
@@ -98,7 +99,7 @@ export const dangersOf = (
   const fluids = (docket.checks ?? []).flatMap((check) =>
     check.check === 'brake.fluid' ? [check.result] : [],
   );
-  const fluid = (['leaking', 'low', 'full'] as const).find((level) => fluids.includes(level)) ?? null;
+  const fluid = [...kindOf('brake.fluid').worst].reverse().find((level) => fluids.includes(level)) ?? null;
   const soft = complaints.includes('pedal.soft');
   const brakes: BrakeDanger | null =
     fluid === 'leaking'

@@ -1,4 +1,4 @@
-import type { CheckName } from './check.ts';
+export { CHECK_IN_WORDS } from '../checkKinds/checkData.ts';
 import type { School } from './docket.ts';
 import type { Caution, Cause, EventName, PartClass, Symptom } from './words.ts';
 
@@ -72,27 +72,6 @@ export const EVENT_IN_WORDS: Readonly<Record<EventName, string>> = {
   'axle-shaft-work': 'drive shaft work',
   'battery-replaced': 'new battery',
   'battery-flat': 'battery went flat',
-};
-
-export const CHECK_IN_WORDS: Readonly<Record<CheckName, string>> = {
-  'meter.resistance': 'meter the resistance',
-  'meter.supply': 'meter the supply at the open plug',
-  'meter.ac': 'meter the AC output by hand',
-  wiggle: 'wiggle the lead',
-  swap: 'swap left and right',
-  'visual.ring': 'look at the tone ring',
-  'ring.teeth': 'count the teeth of the ring',
-  'visual.sensor': 'look at the sensor tip',
-  'visual.connector': 'look inside the connector',
-  'visual.harness': 'look along the loom',
-  'bearing.play': 'rock the wheel for play',
-  'bearing.noise': 'spin the wheel and listen',
-  tyres: 'compare the tyre sizes',
-  live: 'compare live wheel speeds',
-  'clear-and-drive': 'clear the code and drive',
-  battery: 'test the battery',
-  'brake.fluid': 'look at the brake fluid',
-  lamps: 'look which lamps are lit now',
 };
 
 /** Each school as the counter calls it, and what it holds. */

@@ -27,7 +27,7 @@ describe('parseDocket', () => {
     [{ ...base, version: 2 }, /^version: 2 is not 1/],
     [
       { ...base, checks: [{ check: 'wiggle', result: 'steady' }, { check: 'wigle' }] },
-      /^checks\[1\]\.check: "wigle" is not a known check; use one of meter\.resistance/,
+      /^checks\[1\]\.check: "wigle" is not a known check; use one of visual\.connector/,
     ],
     [
       { ...base, checks: [{ check: 'visual.ring', result: 'brokn' }] },

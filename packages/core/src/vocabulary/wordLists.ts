@@ -68,38 +68,3 @@ export const READERS = ['full', 'engine', 'none'] as const;
 export const DOUBTS = ['play', 'growl', 'pedal', 'heat', 'fluid'] as const;
 
 export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
-
-/** Results a check can have, by its name; for the ohmmeter those that are no number. */
-export const CHECK_RESULTS = {
-  'visual.ring': ['sound', 'cracked', 'loose', 'missing-teeth', 'rusted', 'dirty', 'not-visible'],
-  'visual.sensor': [
-    'sound',
-    'broken',
-    'corroded',
-    'rubbed',
-    'metal-on-tip',
-    'loose',
-    'lead-damaged',
-    'snapped',
-  ],
-  'visual.connector': ['sound', 'corroded', 'broken-lock', 'loose-pins', 'earlier-repair', 'shell-broken'],
-  'visual.harness': ['sound', 'chafed', 'cut', 'corroded', 'earlier-repair'],
-  'bearing.play': ['none', 'slight', 'clear'],
-  'bearing.noise': ['none', 'growl'],
-  wiggle: ['steady', 'changes'],
-  swap: ['fault-stayed', 'fault-followed'],
-  live: [
-    'normal',
-    'no-signal',
-    'drops-out',
-    'once-per-turn',
-    'reads-high',
-    'reads-low',
-    'weak-at-low-speed',
-    'noisy',
-  ],
-  'clear-and-drive': ['stays-away', 'back-at-once', 'back-when-driven', 'back-on-bumps'],
-  'brake.fluid': ['full', 'low', 'leaking'],
-  lamps: ['on', 'out-by-itself', 'out-after-clearing'],
-  'meter.resistance': ['open', 'short', 'unstable'],
-} as const;

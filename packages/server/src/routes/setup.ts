@@ -10,11 +10,8 @@ import {
 import { API, type Turned } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { IntakeCache } from '../intakeCache.ts';
-import { knowledgeFor, saveShopSettings, shopSettings } from '../store/catalogueStore.ts';
+import { knowledgeFor, saveShopSettings } from '../store/catalogueStore.ts';
 import { currentDockets, refreshLines } from '../store/docketStore.ts';
-
-/** How many open dockets are looked at for what a change turned; the lines of all of them follow it. */
-const MOST_DOCKETS = 40;
 
 /** The shop's settings and every judgement number, with what a change does to the dockets on the counter. */
 export const setupRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
@@ -29,32 +26,23 @@ export const setupRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     // An unknown key or a value out of range is told before anything is kept.
     assumptionsWith(settings.overrides);
     const em = orm.em.fork();
-    const old = await shopSettings(em);
-    const all = await currentDockets(em);
-    const dockets = all.slice(0, MOST_DOCKETS);
-    const advised = async (
-      these: typeof all,
-      shop: Settings,
-    ): Promise<Array<{ id: string; advice: Advice }>> => {
-      const out: Array<{ id: string; advice: Advice }> = [];
-      for (const { id, docket } of these) {
-        const knowledge = await knowledgeFor(em, docket);
-        const { overrides, school, currency } = shop;
-        out.push({ id, advice: advise(docket, { ...knowledge, overrides, school, currency }) });
-      }
-      return out;
-    };
-    const before = (await advised(dockets, old)).map(({ advice }) => advice.verdict.sentence);
-    const now = await advised(all, settings);
-    const after = now.map(({ advice }) => advice.verdict.sentence);
+    const dockets = await currentDockets(em);
+    const { overrides, school, currency } = settings;
+    const advised: Array<{ id: string; advice: Advice }> = [];
+    for (const { id, docket } of dockets) {
+      const knowledge = await knowledgeFor(em, docket);
+      advised.push({ id, advice: advise(docket, { ...knowledge, overrides, school, currency }) });
+    }
     await saveShopSettings(em, settings);
-    await refreshLines(em, now);
+    await refreshLines(em, advised);
     intake.forget();
     ctx.body = {
       settings,
-      turned: dockets.flatMap(({ id, number }, i): Turned[] =>
-        before[i] === after[i] ? [] : [{ id, number, before: before[i] ?? '', after: after[i] ?? '' }],
-      ),
+      // The line of a docket says what was advised before.
+      turned: dockets.flatMap(({ id, number, headline }, i): Turned[] => {
+        const after = advised[i]?.advice.verdict.sentence ?? '';
+        return headline === after ? [] : [{ id, number, before: headline, after }];
+      }),
       looked: dockets.length,
     };
   });

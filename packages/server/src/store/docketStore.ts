@@ -305,9 +305,9 @@ export const refreshLines = async (
 /** The dockets on the counter as they are, newest first. */
 export const currentDockets = async (
   em: EntityManager,
-): Promise<Array<{ id: string; number: number; docket: Docket }>> =>
+): Promise<Array<{ id: string; number: number; headline: string; docket: Docket }>> =>
   (await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' } })).map(
-    ({ id, number, document }) => ({ id, number, docket: storedDocket(document) }),
+    ({ id, number, headline, document }) => ({ id, number, headline, docket: storedDocket(document) }),
   );
 
 /** Today's figures: from the start of the day that `now` is in, local time. */

@@ -1,5 +1,5 @@
 /** Keys this close together, in milliseconds, are words; a command is a letter alone. */
-export const TOGETHER_MS = 170;
+export const TOGETHER_MS = 140;
 
 /** What telling words from commands needs of the world. */
 export interface BurstWorld {

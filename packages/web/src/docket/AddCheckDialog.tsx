@@ -1,6 +1,11 @@
 import {
   acrossFrom,
   CHECK_IN_WORDS,
+  CHECK_NAMES,
+  CHECK_RESULTS,
+  checkWithResult,
+  kindOf,
+  numbersOf,
   wheelEndInWords,
   type Check,
   type CheckName,
@@ -14,9 +19,8 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { FindingPicture } from '../drawings/FindingPicture.tsx';
-import { CHECK_ORDER, checkWithResult, pickableResults } from './checkResults.ts';
 import { MeasureForm } from './MeasureForm.tsx';
-import { MEASURE_FIELDS, numberTyped } from './measureFields.ts';
+import { numberTyped } from './measureFields.ts';
 import { TyresForm } from './TyresForm.tsx';
 
 interface Props {
@@ -48,8 +52,9 @@ function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'o
   const [end, setEnd] = useState<WheelEnd | null>(corner);
   const [ratio, setRatio] = useState<string | null>(null);
   const body = useRef<HTMLDivElement>(null);
-  const results = check ? pickableResults(check) : [];
-  const measured = check !== null && (check in MEASURE_FIELDS || check === 'tyres');
+  const results: readonly string[] = check ? CHECK_RESULTS[check] : [];
+  const byWheel = check === null || kindOf(check).speaksOf === 'wheel' || kindOf(check).speaksOf === 'brakes';
+  const measured = check !== null && (numbersOf(check).length > 0 || check === 'tyres');
   const here = setting(end);
   useEffect(() => {
     // Where only numbers can be given, typing starts in their field.
@@ -67,7 +72,7 @@ function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'o
     if ((event.target as HTMLElement).tagName === 'INPUT' || event.ctrlKey || event.metaKey || event.altKey)
       return;
     if (!check) {
-      const name = event.key.length === 1 ? CHECK_ORDER[event.key.charCodeAt(0) - 97] : undefined;
+      const name = event.key.length === 1 ? CHECK_NAMES[event.key.charCodeAt(0) - 97] : undefined;
       if (name) {
         event.preventDefault();
         setCheck(name);
@@ -87,7 +92,7 @@ function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'o
         {check ? CHECK_IN_WORDS[check].replace(/^./, (c) => c.toUpperCase()) : 'Which check was made?'}
       </DialogTitle>
       <DialogContent>
-        {check !== 'tyres' && check !== 'battery' && (
+        {byWheel && (
           <div className="answers" role="group" aria-label="At which wheel">
             {ends.map((wheelEnd) => (
               <Button
@@ -103,7 +108,7 @@ function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'o
         )}
         {!check && (
           <ul className="results two-columns">
-            {CHECK_ORDER.map((name, i) => (
+            {CHECK_NAMES.map((name, i) => (
               <li key={name}>
                 <Button onClick={() => setCheck(name)}>
                   <kbd>{letter(i)}</kbd>
@@ -126,7 +131,7 @@ function AddCheck({ first, corner, ends, setting, tyres, onAdd }: Omit<Props, 'o
             ))}
           </ul>
         )}
-        {check && check in MEASURE_FIELDS && (
+        {check && numbersOf(check).length > 0 && (
           <MeasureForm key={check} check={check} wheelEnd={end} setting={here} onAdd={onAdd} />
         )}
         {check === 'tyres' && <TyresForm known={tyres} setting={here} onAdd={onAdd} />}

@@ -1,20 +1,16 @@
-import { CHECK_IN_WORDS, type Check } from '@hardy/core/plain';
-import { pickableResults, checkWithResult } from './checkResults.ts';
-import { MEASURE_FIELDS, numberTyped } from './measureFields.ts';
+import {
+  CHECK_IN_WORDS,
+  CHECK_RESULTS,
+  checkWithResult,
+  kindOf,
+  numbersOf,
+  pickedResult,
+  type Check,
+} from '@hardy/core/plain';
+import { numberTyped } from './measureFields.ts';
 import { changed, wheelChoices, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';
 import { InlineSelect, InlineText } from './Inline.tsx';
-
-const pickedOf = (check: Check): string | null =>
-  check.check === 'live'
-    ? check.pattern
-    : check.check === 'meter.resistance'
-      ? typeof check.ohms === 'string'
-        ? check.ohms
-        : null
-      : 'result' in check
-        ? check.result
-        : null;
 
 /** Checks made, each with its wheel and result changed in place, and what it did to the answer. */
 export function CheckList({ docket, advice, change, said }: FactListProps) {
@@ -25,11 +21,9 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
         const put = (label: string, edit: (c: Check) => Check) =>
           change(`${name}: ${label}`, (d) => ({ ...d, checks: changed(d.checks, i, edit) }));
         const numbers = check as unknown as Readonly<Record<string, number | string | null | undefined>>;
-        const fields = (MEASURE_FIELDS[check.check] ?? []).filter(
-          ({ key }) => typeof numbers[key] === 'number',
-        );
-        const picked = pickedOf(check);
-        const results = pickableResults(check.check);
+        const fields = numbersOf(check.check).filter(({ key }) => typeof numbers[key] === 'number');
+        const picked = pickedResult(check);
+        const results: readonly string[] = CHECK_RESULTS[check.check];
         return (
           <Fact
             key={`${check.check}-${i}`}
@@ -38,7 +32,7 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
             onRemove={() => change(`${name} dropped`, (d) => ({ ...d, checks: without(d.checks, i) }))}
           >
             {name}{' '}
-            {check.check !== 'battery' && check.check !== 'tyres' && (
+            {kindOf(check.check).speaksOf !== 'supply' && kindOf(check.check).speaksOf !== 'tyres' && (
               <InlineSelect
                 label={`${name}: at which wheel`}
                 value={check.wheelEnd}
@@ -58,7 +52,7 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
                 }
               />
             )}
-            {fields.map(({ key, label, unit }) => (
+            {fields.map(({ key, field: { ask: label = key, unit } }) => (
               <span key={key}>
                 <InlineText
                   label={`${name}: ${label}`}

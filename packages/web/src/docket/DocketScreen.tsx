@@ -1,5 +1,7 @@
 import {
   CHECK_IN_WORDS,
+  CHECK_RESULTS,
+  checkWithResult,
   PART_IN_WORDS,
   takeOffer,
   wheelEndInWords,
@@ -27,7 +29,6 @@ import { answerQuestion } from './answerQuestion.ts';
 import { CausesPanel } from './CausesPanel.tsx';
 import { CautionsPanel } from './CautionsPanel.tsx';
 import { ChassisPlan } from './ChassisPlan.tsx';
-import { pickableResults, checkWithResult } from './checkResults.ts';
 import { ClashDialog } from './ClashDialog.tsx';
 import { CloseDialog } from './CloseDialog.tsx';
 import { FactsPanel } from './FactsPanel.tsx';
@@ -95,9 +96,9 @@ export function DocketScreen() {
       const given = asked.answers[n - 1];
       if (given) answer(asked.about, given.value);
     } else if (nextCheck) {
-      const result = pickableResults(nextCheck)[n - 1];
+      const result = CHECK_RESULTS[nextCheck][n - 1];
       if (result) found(nextCheck, result);
-      else if (pickableResults(nextCheck).length === 0 && n === 1) setAdding({ first: nextCheck });
+      else if (CHECK_RESULTS[nextCheck].length === 0 && n === 1) setAdding({ first: nextCheck });
     }
   };
   const choose = (offer: Offer) =>

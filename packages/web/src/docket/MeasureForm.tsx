@@ -1,10 +1,10 @@
-import type { Check, CheckName, WheelEnd } from '@hardy/core/plain';
+import { numbersOf, type Check, type CheckName, type WheelEnd } from '@hardy/core/plain';
 import { doubtUnit, tellCheck, type CheckSetting } from '@hardy/core/checks';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useLimits } from './limits.ts';
-import { MEASURE_FIELDS, measuredCheck } from './measureFields.ts';
+import { measuredCheck } from './measureFields.ts';
 
 interface Props {
   check: CheckName;
@@ -38,9 +38,9 @@ export function Told({ check, setting }: { check: Check; setting: CheckSetting }
 
 /** Numbers of a measured check, the arithmetic done while typing, and a question when a unit looks mistyped. */
 export function MeasureForm({ check, wheelEnd, setting, onAdd }: Props) {
-  const fields = MEASURE_FIELDS[check] ?? [];
+  const fields = numbersOf(check);
   const [values, setValues] = useState<Record<string, string>>(() =>
-    Object.fromEntries(fields.map(({ key, start }) => [key, start ?? ''])),
+    Object.fromEntries(fields.map(({ key, field }) => [key, field.start ?? ''])),
   );
   const [of, setOf] = useState<(typeof OF)[number]['value']>('sensor');
   const made = measuredCheck(check, values, check === 'meter.resistance' ? { of } : {}, wheelEnd);
@@ -70,10 +70,10 @@ export function MeasureForm({ check, wheelEnd, setting, onAdd }: Props) {
         </div>
       )}
       <div className="reading-form">
-        {fields.map(({ key, label, unit }) => (
+        {fields.map(({ key, field: { ask, unit } }) => (
           <TextField
             key={key}
-            label={`${label}, ${unit}`}
+            label={`${ask}, ${unit}`}
             value={values[key] ?? ''}
             onChange={(event) => setValues({ ...values, [key]: event.target.value })}
             size="small"

@@ -1,7 +1,6 @@
-import { CHECK_IN_WORDS, type Advice, type CheckName } from '@hardy/core/plain';
+import { CHECK_IN_WORDS, CHECK_RESULTS, type Advice, type CheckName } from '@hardy/core/plain';
 import Button from '@mui/material/Button';
 import { money } from '../format.ts';
-import { pickableResults } from './checkResults.ts';
 
 interface Props {
   advice: Advice;
@@ -29,7 +28,7 @@ export function NextStep({ advice, numbered, onResult, onMeasure }: Props) {
       </section>
     );
   }
-  const results = pickableResults(check);
+  const results: readonly string[] = CHECK_RESULTS[check];
   const means = new Map(plan.next.results.map(({ result, means: text }) => [result, text]));
   const chanceOf = (result: string) =>
     plan.step?.then.find((branch) => branch.when.split(', ').includes(result.replace(/-/g, ' ')));

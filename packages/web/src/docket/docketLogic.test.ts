@@ -1,11 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { advise, bareKnowledge, CHECK_NAMES, parseDocket, type Docket } from '@hardy/core';
-import { takeOffer } from '@hardy/core/plain';
+import { CHECK_RESULTS, checkWithResult, numbersOf, takeOffer } from '@hardy/core/plain';
 import { age, hours, inHundred, money, price } from '../format.ts';
 import { answerQuestion } from './answerQuestion.ts';
-import { CHECK_ORDER, checkWithResult, pickableResults } from './checkResults.ts';
 import { changed, wheelChoices, without } from './factEdits.ts';
-import { MEASURE_FIELDS, measuredCheck, numberTyped } from './measureFields.ts';
+import { measuredCheck, numberTyped } from './measureFields.ts';
 import { numberWithin } from './numberWithin.ts';
 import { orderLines, orderTotal, otherNumberNow } from './orderLines.ts';
 
@@ -47,15 +46,14 @@ describe('answering a question', () => {
 
 describe('checks at the counter', () => {
   test('every check can be entered, and what is entered is a valid docket', () => {
-    expect([...CHECK_ORDER].sort()).toEqual([...CHECK_NAMES].sort());
-    for (const check of CHECK_ORDER) {
+    for (const check of CHECK_NAMES) {
       const entries = [
-        ...pickableResults(check).map((result) => checkWithResult(check, result, 'A1L')),
-        ...(MEASURE_FIELDS[check]
+        ...CHECK_RESULTS[check].map((result) => checkWithResult(check, result, 'A1L')),
+        ...(numbersOf(check).length > 0
           ? [
               measuredCheck(
                 check,
-                Object.fromEntries(MEASURE_FIELDS[check].map(({ key }) => [key, '12'])),
+                Object.fromEntries(numbersOf(check).map(({ key }) => [key, '12'])),
                 check === 'meter.resistance' ? { of: 'sensor' } : {},
                 'A1L',
               ),

@@ -1,35 +1,4 @@
-import type { Check, CheckName, WheelEnd } from '@hardy/core/plain';
-
-/** One number a check asks for. */
-export interface MeasureField {
-  readonly key: string;
-  readonly label: string;
-  readonly unit: string;
-  readonly max: number;
-  readonly optional?: boolean;
-  readonly start?: string;
-}
-
-/** The numbers each measured check takes, with their units. */
-export const MEASURE_FIELDS: Readonly<Partial<Record<CheckName, readonly MeasureField[]>>> = {
-  'meter.resistance': [
-    { key: 'ohms', label: 'reading', unit: 'ohm', max: 1e9 },
-    { key: 'temperatureC', label: 'temperature', unit: '\u00B0C', max: 200, optional: true },
-  ],
-  'meter.supply': [{ key: 'volts', label: 'at the open plug', unit: 'V', max: 60 }],
-  'meter.ac': [
-    { key: 'volts', label: 'AC', unit: 'V', max: 200 },
-    { key: 'turnsPerSecond', label: 'turned by hand', unit: 'turns/s', max: 50, start: '1' },
-  ],
-  battery: [
-    { key: 'restingVolts', label: 'at rest', unit: 'V', max: 60, optional: true },
-    { key: 'crankingVolts', label: 'cranking', unit: 'V', max: 60, optional: true },
-  ],
-  'ring.teeth': [
-    { key: 'counted', label: 'teeth counted', unit: 'teeth', max: 400 },
-    { key: 'expected', label: 'across the axle, or by the book', unit: 'teeth', max: 400 },
-  ],
-};
+import { numbersOf, type Check, type CheckName, type WheelEnd } from '@hardy/core/plain';
 
 /**
  * A number as people type it: decimal comma, thousands apart, a unit behind: `1.2k` and `1,2 kohm` are 1200 ohm,
@@ -55,19 +24,21 @@ export const measuredCheck = (
   more: Readonly<Record<string, unknown>>,
   wheelEnd: WheelEnd | null,
 ): Check | string | null => {
-  const fields = MEASURE_FIELDS[check] ?? [];
   const numbers: Record<string, number> = {};
-  for (const { key, label, unit, max, optional } of fields) {
+  for (const { key, field } of numbersOf(check)) {
+    const { ask: label = key, unit, optional } = field;
+    // What a person meters does not fall below nothing, except in degrees.
+    const least = unit === '\u00B0C' || field.is === 'count' ? field.least : Math.max(0, field.least);
     const text = (values[key] ?? '').trim();
     if (text === '') {
-      if (optional) continue;
+      // What can be left out of a file is asked for here where a usual value stands in the field.
+      if (optional && field.start === undefined) continue;
       return null;
     }
     const value = numberTyped(text, unit);
     if (value === null) return `${label}: "${text}" is no number; give ${unit}`;
-    const least = unit === '\u00B0C' ? -60 : unit === 'teeth' ? 4 : 0;
-    if (value < least || value > max) return `${label}: from ${least} to ${max} ${unit}`;
-    if (unit === 'teeth' && !Number.isInteger(value)) return `${label}: a whole number`;
+    if (value < least || value > field.most) return `${label}: from ${least} to ${field.most} ${unit}`;
+    if (field.is === 'count' && !Number.isInteger(value)) return `${label}: a whole number`;
     numbers[key] = value;
   }
   if (Object.keys(numbers).length === 0) return null;

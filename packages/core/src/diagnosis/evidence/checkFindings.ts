@@ -1,8 +1,9 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import { compareTyres } from '../../checks/compareTyres.ts';
-import { NORMAL_RESULT, readCheck } from '../../checks/readCheck.ts';
+import { CHECK_IN_WORDS, foundInWords, SOUND_RESULT } from '../../checkKinds/checkData.ts';
+import { kindOf } from '../../checkKinds/checkTypes.ts';
+import { readCheck } from '../../checks/readCheck.ts';
 import type { Check } from '../../vocabulary/check.ts';
-import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
 import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
 import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
@@ -11,9 +12,6 @@ import type { Chance, Finding } from '../finding.ts';
 import { mechanismOf } from '../mechanism.ts';
 import type { SensedEnd } from '../sensedEnd.ts';
 import type { EvidenceContext } from './context.ts';
-
-/** Checks that speak of something else than a wheel end's chain: the battery, tyres all round, the brakes themselves. */
-const ELSEWHERE: ReadonlySet<Check['check']> = new Set(['battery', 'tyres', 'brake.fluid']);
 
 /** Whether the sizes fitted explain a measured ratio at this wheel end. */
 const sizesExplain = (
@@ -31,23 +29,6 @@ const sizesExplain = (
   );
 };
 
-const resultInWords = (check: Check): string => {
-  if ('result' in check) return check.result;
-  switch (check.check) {
-    case 'live':
-      return check.pattern;
-    case 'meter.resistance':
-      return `${check.ohms}${typeof check.ohms === 'number' ? ' ohm' : ''}`;
-    case 'ring.teeth':
-      return `${check.counted} where ${check.expected} are expected`;
-    case 'meter.supply':
-    case 'meter.ac':
-      return `${check.volts} V`;
-    default:
-      return '';
-  }
-};
-
 /** A check at a wheel end; null where it speaks of something else, or can say nothing however the wheel end is built. */
 export const checkFinding = (
   check: Check,
@@ -57,7 +38,7 @@ export const checkFinding = (
   context: EvidenceContext,
 ): Finding | null => {
   const { a } = context;
-  if (ELSEWHERE.has(check.check)) return null;
+  if (kindOf(check.check).speaksOf !== 'wheel') return null;
   const range = end ? (context.ohmRange?.(end) ?? null) : null;
   const readings = {
     passive: readCheck(check, 'passive', a, range),
@@ -74,7 +55,7 @@ export const checkFinding = (
     (fault, architecture) => {
       const reading = readings[architecture.sensor];
       if (!reading) return 1;
-      const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
+      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
       const base = checkChance(reading.table, result, fault, a);
       if (which === 'normal' || fault !== 'tyre') return base;
       return Math.min(
@@ -86,18 +67,18 @@ export const checkFinding = (
     };
   return {
     path: `checks[${i}]`,
-    label: `${CHECK_IN_WORDS[check.check]}: ${resultInWords(check).replace(/-/g, ' ')}`,
+    label: `${CHECK_IN_WORDS[check.check]}: ${foundInWords(check)}`,
     wheelEnd: end,
     mechanism: mechanismOf(check.check, either.result),
     kind: 'check',
     seen: chance('seen'),
     normal: chance('normal'),
-    isNormal: NORMAL_RESULT[either.table] === either.result,
+    isNormal: SOUND_RESULT[either.table] === either.result,
     says: (architecture) => readings[architecture.sensor] !== null,
     jointly: (faults, which, architecture) => {
       const reading = readings[architecture.sensor];
       if (!reading) return null;
-      const result = which === 'seen' ? reading.result : (NORMAL_RESULT[reading.table] ?? reading.result);
+      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
       return jointChance(reading.table, result, faults, a);
     },
   };

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
-import type { OhmRange } from '../../checks/readCheck.ts';
+import type { OhmRange } from '../../checks/computedCheck.ts';
 import type { WheelNames } from '../../vocabulary/wheelEndWords.ts';
 import type { SensorType } from '../../vocabulary/words.ts';
 import type { SensedEnd, SensedEnds } from '../sensedEnd.ts';

@@ -1,3 +1,4 @@
+import { worstFirst } from '../../checkKinds/checkData.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { Docket } from '../../vocabulary/docket.ts';
 import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
@@ -10,13 +11,6 @@ const sameReading = (check: Check, at: WheelEnd | null): string =>
     check.check === 'meter.resistance' ? check.of : '',
     check.check === 'swap' ? (check.with ?? '') : '',
   ].join('|');
-
-/** How bad play and noise are: of these the worse stands until someone strikes it out. */
-const WORSE: Readonly<Record<string, readonly string[]>> = {
-  'bearing.play': ['none', 'slight', 'clear'],
-  'bearing.noise': ['none', 'growl'],
-  'brake.fluid': ['full', 'low', 'leaking'],
-};
 
 const textOf = (thing: object): string =>
   JSON.stringify(
@@ -60,15 +54,15 @@ export const settleFacts = (
       return;
     }
     const before = checks[earlier] as Check;
-    const order = WORSE[check.check];
-    const rank = (each: Check) => ('result' in each ? (order?.indexOf(each.result) ?? 0) : 0);
+    // Of play, noise and fluid the worse stands until someone strikes it out.
+    const [was, is] = [worstFirst(before), worstFirst(check)];
     if (textOf(before) === textOf(check)) aside.set(`checks[${i}]`, 'the same again: it counts once');
-    else if (order && rank(before) >= rank(check))
+    else if (was !== null && is !== null && was >= is)
       aside.set(`checks[${i}]`, 'a worse one stands: strike that out if it was wrong');
     else {
       aside.set(
         `checks[${earlier}]`,
-        order ? 'a worse one was found since' : 'read again since: the later reading counts',
+        is !== null ? 'a worse one was found since' : 'read again since: the later reading counts',
       );
       standing.set(key, i);
     }

@@ -1,4 +1,7 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
+import type { CheckKind } from '../../checkKinds/checkKind.ts';
+import { CHECK_KINDS } from '../../checkKinds/checkKinds.ts';
+import type { CheckName } from '../../checkKinds/checkTypes.ts';
 import type { Token } from '../../text/tokens.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { DocketSymptom, HistoryEvent } from '../../vocabulary/docket.ts';
@@ -88,19 +91,18 @@ export const nearestThing = (
     .filter((item) => fits(item.meaning.thing) && (item.to <= span.from || item.from >= span.to))
     .sort((x, y) => gap(x, span) - gap(y, span) || x.from - y.from)[0] ?? null;
 
-export const LOOKED: ReadonlySet<Thing> = new Set<Thing>(['ring', 'teeth', 'sensor', 'lead', 'plug', 'loom']);
+/** The check of looking at each thing, as the kinds of check say. */
+const CHECK_OF: ReadonlyMap<string, CheckName> = new Map(
+  CHECK_KINDS.flatMap((kind: CheckKind & { readonly name: CheckName }) =>
+    Object.keys(kind.looks ?? {}).map((thing) => [thing, kind.name] as const),
+  ),
+);
 
-const CHECK_OF = {
-  ring: 'visual.ring',
-  teeth: 'visual.ring',
-  sensor: 'visual.sensor',
-  lead: 'visual.sensor',
-  plug: 'visual.connector',
-  loom: 'visual.harness',
-} as const;
+export const LOOKED: ReadonlySet<Thing> = new Set<Thing>(CHECK_OF.keys() as Iterable<Looked>);
 
 /** The check of looking at a thing. */
-export const lookAt = (thing: Looked, result: string): Check => ({ check: CHECK_OF[thing], result }) as Check;
+export const lookAt = (thing: Looked, result: string): Check =>
+  ({ check: CHECK_OF.get(thing), result }) as unknown as Check;
 
 /** A check heard at a span. */
 export const check = (

@@ -40,14 +40,7 @@ const lookedThing = (
 const BROKE = /^(broke|broken|snapped|sheared|split|in|came)$/;
 const DRAWN = /^(coming|pulled|pulling|drawn|drawing|drew|removal|removing|removed|bore|knuckle)$/;
 
-const SOUND: Look['of'] = {
-  ring: 'sound',
-  teeth: 'sound',
-  sensor: 'sound',
-  lead: 'sound',
-  plug: 'sound',
-  loom: 'sound',
-};
+const SOUND: Look['of'] = Object.fromEntries([...LOOKED].map((thing) => [thing, 'sound']));
 
 /** Looks at ring, tip, plug and loom. A denied bad look is a sound one: somebody looked. */
 export const lookFrame: Frame = (clause) => {

@@ -1,10 +1,12 @@
+import type { CHECK_KINDS } from '../../checkKinds/checkKinds.ts';
 import type { LexiconLine } from '../../text/lexicon.ts';
-import type { Check } from '../../vocabulary/check.ts';
+import type { Check, LivePattern } from '../../vocabulary/check.ts';
 import type { Reader } from '../../vocabulary/docket.ts';
 import type { EventName, Symptom } from '../../vocabulary/words.ts';
 
-/** What can be looked at, as people name it. `lead` is the sensor's own; `teeth` are the ring's. */
-export type Looked = 'ring' | 'teeth' | 'sensor' | 'lead' | 'plug' | 'loom';
+type LooksOf<K> = K extends { looks: infer L } ? keyof L & string : never;
+/** What can be looked at, as people name it and the kinds of check list it. `lead` is the sensor's own; `teeth` are the ring's. */
+export type Looked = LooksOf<(typeof CHECK_KINDS)[number]>;
 
 /** What people speak of. */
 export type Thing =
@@ -70,15 +72,7 @@ export type Item =
   | { readonly is: 'nothing' }
   | {
       readonly is: 'live';
-      readonly pattern:
-        | 'no-signal'
-        | 'drops-out'
-        | 'once-per-turn'
-        | 'reads-high'
-        | 'reads-low'
-        | 'weak-at-low-speed'
-        | 'noisy'
-        | 'normal';
+      readonly pattern: LivePattern;
     }
   | { readonly is: 'lampName'; readonly symptom: Symptom }
   | { readonly is: 'complaint'; readonly symptom: Symptom }
