@@ -99,7 +99,7 @@ module.exports = {
       from: {
         orphan: true,
         path: '^packages/[^/]+/src/',
-        pathNot: '(main\\.tsx?|\\.d\\.ts|plain\\.ts|(signal|checks|reasoning|contract)Room\\.ts|\\.css)$',
+        pathNot: '(main\\.tsx?|\\.d\\.ts|doors/\\w+\\.ts|\\.css)$',
       },
       to: {},
     },

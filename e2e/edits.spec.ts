@@ -1,9 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type APIRequestContext } from '@playwright/test';
 
-const opened = async (
-  request: import('@playwright/test').APIRequestContext,
-  words: string,
-): Promise<string> =>
+const opened = async (request: APIRequestContext, words: string): Promise<string> =>
   ((await (await request.post('/api/dockets', { data: { words } })).json()) as { id: string }).id;
 
 test('changes made faster than the server answers are all kept, in order', async ({ page, request }) => {

@@ -60,6 +60,7 @@ const [lint, others] = await Promise.all([
       'err',
     ),
     await tool('schemas are current', 'tsx', 'scripts/schemas.ts', '--check'),
+    await tool('nothing exported in vain', 'knip', '--no-progress', '--no-config-hints'),
   ])(),
 ]);
 [lint, ...others].forEach(count);

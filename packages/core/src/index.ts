@@ -1,45 +1,63 @@
-export * from './vocabulary/words.ts';
-export * from './vocabulary/wordLists.ts';
-export * from './vocabulary/wheelEnd.ts';
-export * from './vocabulary/wheelEndWords.ts';
-export * from './vocabulary/tyreSizes.ts';
-export * from './vocabulary/check.ts';
-export * from './checkKinds/checkData.ts';
-export { kindOf } from './checkKinds/checkTypes.ts';
-export * from './vocabulary/docket.ts';
-export * from './vocabulary/advice.ts';
-export * from './vocabulary/intakeReading.ts';
-export * from './vocabulary/catalogue.ts';
-export * from './vocabulary/shop.ts';
-export * from './vocabulary/money.ts';
-export * from './vocabulary/badInput.ts';
-export * from './vocabulary/parse.ts';
-export * from './vocabulary/parseDocket.ts';
-export { mendDocket } from './vocabulary/mendDocket.ts';
-export * from './vocabulary/inWords.ts';
-export * from './assumptions/assumptions.ts';
-export type { Judgement, JudgementTable } from './assumptions/judgement.ts';
+/* What the server, the command line and the scripts need of the core. */
 export { advise } from './advice/advise.ts';
-export * from './advice/knowledge.ts';
-export { readIntake } from './intake/readIntake.ts';
+export { compareBench } from './advice/compareDocket.ts';
+export { fillVehicle } from './advice/fillVehicle.ts';
+export { Knowledge, bareKnowledge } from './advice/knowledge.ts';
+export { DEFAULT_ASSUMPTIONS, assumptionsWith } from './assumptions/assumptions.ts';
+export {
+  APPLICATIONS,
+  CATALOGUE_TABLES,
+  COMPANIONS,
+  DICTIONARY,
+  JOBS,
+  PARTS,
+  SENSING,
+  SensingLine,
+  VEHICLES,
+  type CatalogueTable,
+} from './catalogueFiles/tables.ts';
+export { CHECK_NAMES } from './checkKinds/checkTypes.ts';
+export { fitAll, type FitLine } from './fitment/fitQuestion.ts';
+export { chainOf, circlesIn } from './fitment/supersession.ts';
 export { bareIntake, type IntakeContext } from './intake/context.ts';
 export { docketFromReading } from './intake/docketFromReading.ts';
 export { mergeReading } from './intake/mergeReading.ts';
-export { decodeText } from './text/decodeText.ts';
-export * from './vocabulary/traceReading.ts';
-export { readTraceText } from './signal/readTraceText.ts';
-export { readTrace, type TraceOptions, type TraceStudy } from './signal/readTrace.ts';
-export { readLog, LogReader } from './signal/read/logReader.ts';
-export { LogMapping } from './signal/read/mapping.ts';
-export * from './vocabulary/partFigures.ts';
-export * from './vocabulary/partNumber.ts';
-export * from './catalogueFiles/tables.ts';
-export { resolveParts, type Candidate, type Exclusion } from './fitment/resolveParts.ts';
-export { fitAll, fitQuestion, withAttribute, type FitLine, type FitQuestion } from './fitment/fitQuestion.ts';
-export { circlesIn, chainOf } from './fitment/supersession.ts';
-export { matchPart, type Match, type MatchResult, type NextMeasure } from './matching/matchPart.ts';
+export { readIntake } from './intake/readIntake.ts';
+export { matchPart, type MatchResult } from './matching/matchPart.ts';
 export type { Reading } from './matching/readingChance.ts';
-export { fillVehicle } from './advice/fillVehicle.ts';
-export * from './vocabulary/comparison.ts';
-export { compareBench, type CompareBench } from './advice/compareDocket.ts';
-export { USUAL_DRAWS, USUAL_SEED } from './compare/compareWays.ts';
+export { LogReader } from './signal/read/logReader.ts';
+export { readTrace } from './signal/readTrace.ts';
+export { readTraceText } from './signal/readTraceText.ts';
+export { decodeText } from './text/decodeText.ts';
+export { Advice, PlanNode } from './vocabulary/advice.ts';
+export { BadInput } from './vocabulary/badInput.ts';
+export {
+  Application,
+  CataloguePart,
+  CatalogueSlice,
+  CatalogueVehicle,
+  CompanionRule,
+  DictionaryEntry,
+  FleetVehicle,
+  JobNote,
+  emptySlice,
+} from './vocabulary/catalogue.ts';
+export { Check } from './vocabulary/check.ts';
+export { Comparison } from './vocabulary/comparison.ts';
+export {
+  Docket,
+  DocketCode,
+  DocketSymptom,
+  HistoryEvent,
+  WheelEndArchitecture,
+} from './vocabulary/docket.ts';
+export { CAUSE_IN_WORDS, PART_IN_WORDS, chanceInWords } from './vocabulary/inWords.ts';
+export { IntakeReading } from './vocabulary/intakeReading.ts';
+export { mendDocket } from './vocabulary/mendDocket.ts';
+export { parse } from './vocabulary/parse.ts';
+export { parseDocket } from './vocabulary/parseDocket.ts';
+export { eanCheckDigit, plainNumber } from './vocabulary/partNumber.ts';
+export { ShopSettings } from './vocabulary/shop.ts';
+export { TraceReading } from './vocabulary/traceReading.ts';
+export { axleOf } from './vocabulary/wheelEndWords.ts';
+export { Cause, PartClass, Side } from './vocabulary/words.ts';

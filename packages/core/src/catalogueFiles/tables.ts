@@ -265,22 +265,3 @@ export const CATALOGUE_TABLES = [
   COMPANIONS,
   DICTIONARY,
 ] as const;
-
-/** The file that says which files there are and what wrote them. */
-export const CatalogueManifest = z.object({
-  format: z.literal('hardy-spoke/catalogue'),
-  version: z.literal(1),
-  name: z.string().max(120).default(''),
-  files: z.array(
-    z.enum([
-      'vehicles.csv',
-      'sensing.csv',
-      'parts.csv',
-      'applications.csv',
-      'jobs.csv',
-      'companions.csv',
-      'dictionary.csv',
-    ]),
-  ),
-});
-export type CatalogueManifest = z.infer<typeof CatalogueManifest>;

@@ -66,7 +66,7 @@ export const checkWithResult = (check: CheckName, result: string, wheelEnd: stri
     wheelEnd,
     ...Object.fromEntries(choices),
     ...(field ? { [field]: result } : {}),
-  } as unknown as Check;
+  } as Check;
 };
 
 /** What was found, as it stands on a chip: the result, or the numbers in their units. */

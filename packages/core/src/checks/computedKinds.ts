@@ -9,7 +9,7 @@ import { supply } from './kinds/supply.ts';
 import { tyreSizes } from './kinds/tyreSizes.ts';
 
 /** What each kind that computes computes: one that is declared to and is missing here does not compile. */
-export const COMPUTED_KINDS: { readonly [N in ComputedCheck]: ComputedKind<N> } = {
+const COMPUTED_KINDS: { readonly [N in ComputedCheck]: ComputedKind<N> } = {
   'meter.resistance': resistance,
   'meter.supply': supply,
   'meter.ac': ac,

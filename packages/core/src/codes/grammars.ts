@@ -62,13 +62,13 @@ export const parseSpn = (text: string): ParsedCode | null => {
 };
 
 /** Flash codes: counted lamp flashes, `2-1`. */
-export const parseFlash = (text: string): ParsedCode | null =>
+const parseFlash = (text: string): ParsedCode | null =>
   /^[1-9]\s?[-,]\s?[1-9]$/.test(text.trim())
     ? { grammar: 'flash', code: text.trim().replace(/\s?[-,]\s?/, '-'), corrected: null }
     : null;
 
 /** A maker's own number: two to five decimal or hex digits. */
-export const parseMaker = (text: string): ParsedCode | null =>
+const parseMaker = (text: string): ParsedCode | null =>
   /^[0-9A-F]{2,5}$/i.test(text.trim()) && digitsIn(text) >= 2
     ? { grammar: 'maker', code: text.trim().toUpperCase(), corrected: null }
     : null;

@@ -45,7 +45,7 @@ const VOLTAGE_BASES = new Set(['P0560', 'P0561', 'P0562', 'P0563']);
 const normal = (code: string): string => code.toUpperCase().replace(/[^0-9A-Z]/g, '');
 
 /** The entry of the vehicle's own dictionary. Another maker's does not count: the same number means something else there. */
-export const lookUp = (
+const lookUp = (
   code: string,
   dictionary: string | null,
   entries: readonly DictionaryEntry[],

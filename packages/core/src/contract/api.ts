@@ -18,7 +18,7 @@ const MOST_TEXT = 1_100_000;
 const version = z.number().int().min(1);
 
 /** Chips a person moved to another wheel, by key. */
-export const Moves = z.record(z.string().max(300), WheelEnd.nullable());
+const Moves = z.record(z.string().max(300), WheelEnd.nullable());
 const words = z.string().min(1).max(MOST_TEXT);
 
 export const IntakeRequest = z.object({

@@ -68,8 +68,7 @@ export const ChangeLine = z.object({
 export type ChangeLine = z.infer<typeof ChangeLine>;
 
 /** Where two versions of a docket differ. */
-export const Difference = z.object({ path: z.string(), theirs: z.unknown(), yours: z.unknown() });
-export type Difference = z.infer<typeof Difference>;
+const Difference = z.object({ path: z.string(), theirs: z.unknown(), yours: z.unknown() });
 
 /** What a 409 carries beside its words: both sides, for a person to choose. */
 export const Clash = z.object({

@@ -20,7 +20,7 @@ const SHOWN = 3;
 const SILENT = 'changes little';
 
 /** A factor on the odds, as people say it: `9 times likelier`, `4 times less likely`. */
-export const factorInWords = (factor: number): string => {
+const factorInWords = (factor: number): string => {
   const size = factor >= 1 ? factor : 1 / factor;
   const much = size >= 95 ? 'far' : `${size >= 9.5 ? Math.round(size) : Number(size.toFixed(1))} times`;
   return factor >= 1 ? `${much} likelier` : much === 'far' ? 'all but ruled out' : `${much} less likely`;

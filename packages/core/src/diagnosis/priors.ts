@@ -19,7 +19,7 @@ export const ageInYears = (buildDate: string | null | undefined, today: string):
 const clampDistance = (times: number): number => Math.max(-2, Math.min(3, times));
 
 /** By how much the largest tyre fitted is larger than the one the vehicle was built with, in percent; null if not known. */
-export const oversizePercent = (vehicle: DocketVehicle): number | null => {
+const oversizePercent = (vehicle: DocketVehicle): number | null => {
   const built = vehicle.originalTyre ? parseTyreSize(vehicle.originalTyre) : null;
   const fitted = Object.values(vehicle.tyres ?? {}).flatMap((size) => parseTyreSize(size) ?? []);
   if (!built || fitted.length === 0) return null;
@@ -60,7 +60,7 @@ export const faultPrior = (
 };
 
 /** How much likelier than chance two faults are found together at one wheel end. */
-export const pairFactor = (one: Fault, other: Fault, a: Assumptions): number => {
+const pairFactor = (one: Fault, other: Fault, a: Assumptions): number => {
   const both = new Set([one, other]);
   if (both.has('ring') && both.has('sensor')) return a.get('prior.pair.ring-and-sensor');
   if (both.has('bearing') && both.has('encoder')) return a.get('prior.pair.bearing-and-encoder');

@@ -7,7 +7,7 @@ export interface FitAttribute {
 }
 
 /** Attributes a catalogue may split by, beside the build date. Others are asked by their own name. */
-export const FIT_ATTRIBUTES: Readonly<Record<string, FitAttribute>> = {
+const FIT_ATTRIBUTES: Readonly<Record<string, FitAttribute>> = {
   buildDate: {
     name: 'built',
     ask: 'When was it built?',

@@ -36,7 +36,7 @@ export const canJoin = (a: Phrase, b: Phrase): boolean =>
   !(a.centre && b.centre);
 
 /** Two phrases as one. */
-export const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
+const joinPhrases = (a: Phrase, b: Phrase): Phrase => ({
   from: a.from,
   to: b.to,
   axle: a.axle ?? b.axle,

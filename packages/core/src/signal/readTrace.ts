@@ -36,7 +36,7 @@ export interface TraceStudy {
 }
 
 /** A middle tyre, in metres a turn: what the stated limit of a log rests on when nothing is known. */
-export const USUAL_CIRCUMFERENCE = 1.98;
+const USUAL_CIRCUMFERENCE = 1.98;
 /** Smallest and largest rolling circumference searched when none is given: small trailers to lorries. */
 const ANY_CIRCUMFERENCE = { from: 1.5, to: 3.45 };
 const KNOWN_WITHIN = 0.04;

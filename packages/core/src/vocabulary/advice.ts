@@ -6,7 +6,7 @@ import { Action, Cause, Caution, CodeRole, CodeStatus, PartClass, QuestionAbout 
 
 const probability = z.number().min(0).max(1);
 const money = z.number();
-export const CheckNameWord = z.enum(CHECK_NAMES);
+const CheckNameWord = z.enum(CHECK_NAMES);
 
 export const ReadCode = z.object({
   code: z.string(),
@@ -25,7 +25,7 @@ export const ReadCode = z.object({
 export type ReadCode = z.infer<typeof ReadCode>;
 
 /** Of a wrong part: whether it is the sensor or its target. */
-export const MismatchKind = z.enum(['sensor', 'target']);
+const MismatchKind = z.enum(['sensor', 'target']);
 export const RankedCause = z.object({
   cause: Cause,
   wheelEnd: WheelEnd.nullable(),

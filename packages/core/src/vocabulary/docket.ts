@@ -96,7 +96,7 @@ export type School = z.infer<typeof School>;
  * Overrides for this docket. `assumptions` takes any key of the assumptions table; the named fields are the ones
  * people change daily. Money is in the shop's currency.
  */
-export const DocketOptions = z.looseObject({
+const DocketOptions = z.looseObject({
   labourRate: z.number().min(0).max(1000).nullish(),
   school: School.nullish(),
   prices: z.partialRecord(PartClass, z.number().min(0).max(100000)).nullish(),
@@ -114,10 +114,9 @@ export const DocketOptions = z.looseObject({
   /** While the part is awaited: stand still, or drive with the lamp lit, which the customer decides. */
   meanwhile: z.enum(['parked', 'driven']).nullish(),
 });
-export type DocketOptions = z.infer<typeof DocketOptions>;
 
-export const CustomerKind = z.enum(['garage', 'fleet', 'self']);
-export const Customer = z.object({
+const CustomerKind = z.enum(['garage', 'fleet', 'self']);
+const Customer = z.object({
   name: text(120).nullish(),
   phone: text(40).nullish(),
   kind: CustomerKind.nullish(),

@@ -5,7 +5,7 @@ import { TyreSizes } from './tyreSizes.ts';
 import { WheelEnd } from './wheelEnd.ts';
 import { PositionNeed } from './words.ts';
 
-export const PositionRole = z.enum(['corner', 'past', 'denied']);
+const PositionRole = z.enum(['corner', 'past', 'denied']);
 
 export const ReadPosition = z.object({
   text: z.string(),
@@ -22,7 +22,7 @@ export type ReadPosition = z.infer<typeof ReadPosition>;
 export const PositionConflict = z.object({ texts: z.array(z.string()), because: z.string() });
 export type PositionConflict = z.infer<typeof PositionConflict>;
 
-export const ChipKind = z.enum([
+const ChipKind = z.enum([
   'vehicle',
   'code',
   'corner',

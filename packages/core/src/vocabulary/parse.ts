@@ -4,7 +4,7 @@ import { BadInput } from './badInput.ts';
 type Path = ReadonlyArray<PropertyKey>;
 
 /** A path as people write it: `checks[2].result`. */
-export const pathInWords = (path: Path): string =>
+const pathInWords = (path: Path): string =>
   path.reduce<string>((sofar, step) => {
     if (typeof step === 'number') return `${sofar}[${step}]`;
     return sofar ? `${sofar}.${String(step)}` : String(step);

@@ -99,7 +99,7 @@ export const getDocket = async (em: EntityManager, id: string): Promise<DocketVi
   view(em, await load(em, id));
 
 /** Where two versions of a docket differ, with both sides' values, so that a person can choose. */
-export const differences = (
+const differences = (
   theirs: Docket,
   yours: Docket,
 ): Array<{ path: string; theirs: unknown; yours: unknown }> =>

@@ -27,7 +27,7 @@ interface Asked<N extends ApiName> {
 }
 
 /** The address of a way in, under `/api`. */
-export const addressOf = (
+const addressOf = (
   name: ApiName,
   params: Readonly<Record<string, string>> = {},
   query: object = {},

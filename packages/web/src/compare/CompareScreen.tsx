@@ -1,4 +1,4 @@
-import { CHECK_IN_WORDS, SCHOOL_IN_WORDS, type ComparedWay, type Docket } from '@hardy/core/plain';
+import { CHECK_IN_WORDS, SCHOOL_IN_WORDS, type ComparedWay, type Docket } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import type { ComparedWay } from '@hardy/core/plain';
+import type { ComparedWay } from '@hardy/core/words';
 import { Bar, BarChart, type BarShapeProps, ErrorBar, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { money } from '../format.ts';
 import { COST_GROUPS, grouped } from './costGroups.ts';

@@ -1,4 +1,4 @@
-import { wheelEndInWords, type ComparedWay } from '@hardy/core/plain';
+import { wheelEndInWords, type ComparedWay } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { Link, useNavigate, useParams } from 'react-router';

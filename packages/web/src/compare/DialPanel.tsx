@@ -1,5 +1,5 @@
-import type { Dial, Sensitivity } from '@hardy/core/plain';
-import type { Turned } from '@hardy/core/reasoning';
+import type { Dial, Sensitivity } from '@hardy/core/words';
+import type { Turned } from '@hardy/core/advising';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { dialValue } from './dialValue.ts';

@@ -1,4 +1,4 @@
-import type { Docket } from '@hardy/core/plain';
+import type { Docket } from '@hardy/core/words';
 import { InlineSelect, InlineText } from '../docket/Inline.tsx';
 import { numberWithin } from '../docket/numberWithin.ts';
 

@@ -1,4 +1,4 @@
-import type { Sensitivity } from '@hardy/core/plain';
+import type { Sensitivity } from '@hardy/core/words';
 import { Bar, BarChart, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { money } from '../format.ts';
 import { dialValue } from './dialValue.ts';

@@ -4,7 +4,7 @@ import {
   type WheelNames,
   type Comparison,
   type ComparedWay,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { hours, money, price } from '../format.ts';
 import { CostBars } from './CostBars.tsx';

@@ -5,8 +5,8 @@ import {
   type CompareBench,
   type Knowledge,
   type Turned,
-} from '@hardy/core/reasoning';
-import type { Comparison, Dial, Docket, Sensitivity } from '@hardy/core/plain';
+} from '@hardy/core/advising';
+import type { Comparison, Dial, Docket, Sensitivity } from '@hardy/core/words';
 import { expose } from 'comlink';
 
 let bench: CompareBench | null = null;

@@ -1,4 +1,4 @@
-import type { CostPart } from '@hardy/core/plain';
+import type { CostPart } from '@hardy/core/words';
 
 /** What the bars are made of: a few groups that can be told apart by their pattern. */
 export const COST_GROUPS = [

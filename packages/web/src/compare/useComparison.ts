@@ -1,5 +1,5 @@
-import type { Comparison, Docket, Sensitivity } from '@hardy/core/plain';
-import type { Turned } from '@hardy/core/reasoning';
+import type { Comparison, Docket, Sensitivity } from '@hardy/core/words';
+import type { Turned } from '@hardy/core/advising';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { call, problemInWords } from '../api/client.ts';

@@ -1,4 +1,4 @@
-import type { Advice } from '@hardy/core/plain';
+import type { Advice } from '@hardy/core/words';
 
 const MARK = { sell: '\u25B6', check: '?', 'no-part': '\u00D7' } as const;
 

@@ -1,4 +1,4 @@
-import { wheelEndInWords, wheelsOf, type Chip, type IntakeReading, type WheelEnd } from '@hardy/core/plain';
+import { wheelEndInWords, wheelsOf, type Chip, type IntakeReading, type WheelEnd } from '@hardy/core/words';
 import type { KeyboardEvent } from 'react';
 
 const KIND_IN_WORDS: Readonly<Record<Chip['kind'], string>> = {

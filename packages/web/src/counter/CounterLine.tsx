@@ -1,4 +1,4 @@
-import { decodeText, type Chip } from '@hardy/core/plain';
+import { decodeText, type Chip } from '@hardy/core/words';
 import InputBase from '@mui/material/InputBase';
 import { useEffect, useEffectEvent, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { useKeys } from '../desk/useKeys.ts';

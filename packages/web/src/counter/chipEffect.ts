@@ -1,4 +1,4 @@
-import type { Chip } from '@hardy/core/plain';
+import type { Chip } from '@hardy/core/words';
 import type { Preview } from '../state/useCounter.ts';
 
 /** How the fact of a chip moved the answer that is shown, or null where it moved little or is no fact. */

@@ -1,4 +1,4 @@
-import { isEan13 } from '@hardy/core/plain';
+import { isEan13 } from '@hardy/core/words';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { useCounter } from '../state/useCounter.ts';

@@ -10,8 +10,8 @@ import {
   type Check,
   type CheckName,
   type WheelEnd,
-} from '@hardy/core/plain';
-import { explainRatio, type CheckSetting } from '@hardy/core/checks';
+} from '@hardy/core/words';
+import { explainRatio, type CheckSetting } from '@hardy/core/metering';
 import Button from '@mui/material/Button';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogContent from '@mui/material/DialogContent';

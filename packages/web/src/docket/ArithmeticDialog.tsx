@@ -6,7 +6,7 @@ import {
   parseTyreSize,
   rollingCircumference,
   speedAt,
-} from '@hardy/core/checks';
+} from '@hardy/core/metering';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';

@@ -1,4 +1,4 @@
-import { CAUSE_SHORT, wheelEndInWords, type Advice } from '@hardy/core/plain';
+import { CAUSE_SHORT, wheelEndInWords, type Advice } from '@hardy/core/words';
 import { Link } from 'react-router';
 import { inHundred } from '../format.ts';
 

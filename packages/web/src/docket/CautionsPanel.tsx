@@ -1,4 +1,4 @@
-import { CAUTION_IN_WORDS, type Caution } from '@hardy/core/plain';
+import { CAUTION_IN_WORDS, type Caution } from '@hardy/core/words';
 
 const SHORT: Readonly<Record<Caution, string>> = {
   'stop-driving': 'do not drive',

@@ -1,4 +1,4 @@
-import type { Advice, WheelEnd } from '@hardy/core/plain';
+import type { Advice, WheelEnd } from '@hardy/core/words';
 import type { KeyboardEvent } from 'react';
 import { inHundred } from '../format.ts';
 

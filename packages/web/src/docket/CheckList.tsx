@@ -6,7 +6,7 @@ import {
   numbersOf,
   pickedResult,
   type Check,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 import { numberTyped } from './measureFields.ts';
 import { changed, wheelChoices, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';

@@ -5,7 +5,7 @@ import {
   type Cause,
   type Outcome,
   type OutcomeResult,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';

@@ -1,4 +1,4 @@
-import type { Advice } from '@hardy/core/plain';
+import type { Advice } from '@hardy/core/words';
 import { changed, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';
 import { InlineText } from './Inline.tsx';

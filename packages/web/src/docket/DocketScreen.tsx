@@ -11,7 +11,7 @@ import {
   type Offer,
   type Outcome,
   type WheelEnd,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useRef, useState } from 'react';

@@ -5,7 +5,7 @@ import {
   wheelEndInWords,
   type Advice,
   type Docket,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';

@@ -1,4 +1,4 @@
-import { EVENT_IN_WORDS } from '@hardy/core/plain';
+import { EVENT_IN_WORDS } from '@hardy/core/words';
 import { changed, wheelChoices, without, type FactListProps } from './factEdits.ts';
 import { Fact } from './Fact.tsx';
 import { InlineSelect, InlineText } from './Inline.tsx';

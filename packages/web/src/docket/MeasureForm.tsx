@@ -1,5 +1,5 @@
-import { numbersOf, type Check, type CheckName, type WheelEnd } from '@hardy/core/plain';
-import { doubtUnit, tellCheck, type CheckSetting } from '@hardy/core/checks';
+import { numbersOf, type Check, type CheckName, type WheelEnd } from '@hardy/core/words';
+import { doubtUnit, tellCheck, type CheckSetting } from '@hardy/core/metering';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';

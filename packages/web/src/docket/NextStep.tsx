@@ -1,4 +1,4 @@
-import { CHECK_IN_WORDS, CHECK_RESULTS, type Advice, type CheckName } from '@hardy/core/plain';
+import { CHECK_IN_WORDS, CHECK_RESULTS, type Advice, type CheckName } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { money } from '../format.ts';
 

@@ -1,4 +1,4 @@
-import { PART_IN_WORDS, wheelEndInWords, type Advice, type Offer } from '@hardy/core/plain';
+import { PART_IN_WORDS, wheelEndInWords, type Advice, type Offer } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { useState, type KeyboardEvent, type RefObject } from 'react';
 import { Link } from 'react-router';

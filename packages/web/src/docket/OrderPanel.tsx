@@ -1,4 +1,4 @@
-import { PART_IN_WORDS, wheelEndInWords, type Advice, type Docket } from '@hardy/core/plain';
+import { PART_IN_WORDS, wheelEndInWords, type Advice, type Docket } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';

@@ -1,4 +1,4 @@
-import type { OrderedLine } from '@hardy/core/plain';
+import type { OrderedLine } from '@hardy/core/words';
 import { price } from '../format.ts';
 import { orderTotal } from './orderLines.ts';
 

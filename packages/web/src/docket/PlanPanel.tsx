@@ -1,5 +1,5 @@
-import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type Advice, type School } from '@hardy/core/plain';
-import type { PlanNode } from '@hardy/core/plain';
+import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type Advice, type School } from '@hardy/core/words';
+import type { PlanNode } from '@hardy/core/words';
 import { inHundred, money } from '../format.ts';
 
 interface Props {

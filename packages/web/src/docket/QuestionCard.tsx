@@ -1,4 +1,4 @@
-import type { Question } from '@hardy/core/plain';
+import type { Question } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 
 /** One question, answered with one key. */

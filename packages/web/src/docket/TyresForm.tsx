@@ -1,5 +1,5 @@
-import { wheelEndInWords, type Check } from '@hardy/core/plain';
-import { parseTyreSize, type CheckSetting } from '@hardy/core/checks';
+import { wheelEndInWords, type Check } from '@hardy/core/words';
+import { parseTyreSize, type CheckSetting } from '@hardy/core/metering';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import type { Check, Docket, Question, Symptom, WheelEnd } from '@hardy/core/plain';
+import type { Check, Docket, Question, Symptom, WheelEnd } from '@hardy/core/words';
 import { changed } from './factEdits.ts';
 
 /** The docket with one question answered. What was said before stays; only the gap is filled. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { advise, bareKnowledge, CHECK_NAMES, parseDocket, type Docket } from '@hardy/core';
-import { CHECK_RESULTS, checkWithResult, numbersOf, takeOffer } from '@hardy/core/plain';
+import { CHECK_RESULTS, checkWithResult, numbersOf, takeOffer } from '@hardy/core/words';
 import { age, hours, inHundred, money, price } from '../format.ts';
 import { answerQuestion } from './answerQuestion.ts';
 import { changed, wheelChoices, without } from './factEdits.ts';

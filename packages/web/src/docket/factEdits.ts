@@ -1,4 +1,4 @@
-import type { Advice, Docket, WheelEnd } from '@hardy/core/plain';
+import type { Advice, Docket, WheelEnd } from '@hardy/core/words';
 
 /** Stores a change of the docket under a name for the history. */
 export type Change = (label: string, edit: (docket: Docket) => Docket) => void;

@@ -1,4 +1,4 @@
-import { assumptionsWith, type Assumptions } from '@hardy/core/checks';
+import { assumptionsWith, type Assumptions } from '@hardy/core/metering';
 import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useMemo } from 'react';
 import { call } from '../api/client.ts';

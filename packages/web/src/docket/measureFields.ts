@@ -1,4 +1,4 @@
-import { numbersOf, type Check, type CheckName, type WheelEnd } from '@hardy/core/plain';
+import { numbersOf, type Check, type CheckName, type WheelEnd } from '@hardy/core/words';
 
 /**
  * A number as people type it: decimal comma, thousands apart, a unit behind: `1.2k` and `1,2 kohm` are 1200 ohm,

@@ -5,7 +5,7 @@ import {
   type Advice,
   type Docket,
   type OrderedLine,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 
 /** Lines of the order as they were when it was taken; from an older docket without them, those of the offer today. */
 export const orderLines = (docket: Docket, advice: Advice): OrderedLine[] => {

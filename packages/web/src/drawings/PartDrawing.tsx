@@ -1,4 +1,4 @@
-import type { PartClass } from '@hardy/core/plain';
+import type { PartClass } from '@hardy/core/words';
 import type { ReactNode } from 'react';
 
 const TAU = Math.PI * 2;

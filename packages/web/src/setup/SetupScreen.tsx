@@ -1,4 +1,4 @@
-import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type ShopSettings } from '@hardy/core/plain';
+import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type ShopSettings } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';

@@ -1,4 +1,4 @@
-import { inImperial, PART_IN_WORDS, wheelEndInWords } from '@hardy/core/plain';
+import { inImperial, PART_IN_WORDS, wheelEndInWords } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import type { PartClass, WheelEnd } from '@hardy/core/plain';
+import type { PartClass, WheelEnd } from '@hardy/core/words';
 import { format } from 'date-fns/format';
 import type { DocketView } from '@hardy/core/contract';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';

@@ -1,4 +1,4 @@
-import { isEan13 } from '@hardy/core/plain';
+import { isEan13 } from '@hardy/core/words';
 import JsBarcode from 'jsbarcode';
 import { useEffect, useRef } from 'react';
 

@@ -4,7 +4,7 @@ import {
   PART_IN_WORDS,
   type CataloguePart,
   type PartClass,
-} from '@hardy/core/plain';
+} from '@hardy/core/words';
 import type { MatchAnswer } from '@hardy/core/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';

@@ -1,4 +1,4 @@
-import { askFor, PART_FIGURES, type CataloguePart } from '@hardy/core/plain';
+import { askFor, PART_FIGURES, type CataloguePart } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { price } from '../format.ts';

@@ -1,4 +1,4 @@
-import type { CataloguePart } from '@hardy/core/plain';
+import type { CataloguePart } from '@hardy/core/words';
 import type { ReactNode } from 'react';
 
 type Figures = Readonly<Record<string, number>>;

@@ -1,4 +1,4 @@
-import { PART_CLASSES, PART_IN_WORDS, type CataloguePart, type PartClass } from '@hardy/core/plain';
+import { PART_CLASSES, PART_IN_WORDS, type CataloguePart, type PartClass } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useState } from 'react';

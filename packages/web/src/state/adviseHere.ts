@@ -1,5 +1,5 @@
-import type { Advice, Docket } from '@hardy/core/plain';
-import type { Knowledge } from '@hardy/core/reasoning';
+import type { Advice, Docket } from '@hardy/core/words';
+import type { Knowledge } from '@hardy/core/advising';
 import { call } from '../api/client.ts';
 import { latestAdvice } from './latestAdvice.ts';
 

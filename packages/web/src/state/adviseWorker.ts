@@ -1,5 +1,5 @@
-import { advise, parseDocket, type Knowledge } from '@hardy/core/reasoning';
-import type { Advice, Docket } from '@hardy/core/plain';
+import { advise, parseDocket, type Knowledge } from '@hardy/core/advising';
+import type { Advice, Docket } from '@hardy/core/words';
 import { expose } from 'comlink';
 
 const api = {

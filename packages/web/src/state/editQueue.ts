@@ -1,5 +1,5 @@
 import type { Clash, DocketView } from '@hardy/core/contract';
-import type { Advice, Docket, WheelEnd } from '@hardy/core/plain';
+import type { Advice, Docket, WheelEnd } from '@hardy/core/words';
 import { ApiProblem, problemInWords } from '../api/client.ts';
 
 /** One change of a docket as a person made it. */

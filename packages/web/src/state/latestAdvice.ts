@@ -1,5 +1,5 @@
-import type { Advice, Docket } from '@hardy/core/plain';
-import type { Knowledge } from '@hardy/core/reasoning';
+import type { Advice, Docket } from '@hardy/core/words';
+import type { Knowledge } from '@hardy/core/advising';
 import { wrap, type Remote } from 'comlink';
 import type { AdviseWorkerApi } from './adviseWorker.ts';
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { DocketView } from '@hardy/core/contract';
-import type { Docket, WheelEnd } from '@hardy/core/plain';
+import type { Docket, WheelEnd } from '@hardy/core/words';
 import { call, problemInWords } from '../api/client.ts';
 import { learn } from './adviseHere.ts';
 import { docketRead, queueOf } from './docketQueues.ts';

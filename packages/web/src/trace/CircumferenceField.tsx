@@ -1,4 +1,4 @@
-import { parseTyreSize } from '@hardy/core/signal';
+import { parseTyreSize } from '@hardy/core/logs';
 import { useState } from 'react';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { CAUSE_SHORT, wheelEndInWords, type TraceFinding, type TraceReading } from '@hardy/core/plain';
+import { CAUSE_SHORT, wheelEndInWords, type TraceFinding, type TraceReading } from '@hardy/core/words';
 
 interface Props {
   reading: TraceReading;

@@ -1,4 +1,4 @@
-import { wheelEndInWords, type TraceReading } from '@hardy/core/plain';
+import { wheelEndInWords, type TraceReading } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';

@@ -1,4 +1,4 @@
-import type { LogMapping, MappingGuess, SpeedUnit, TimeUnit } from '@hardy/core/signal';
+import type { LogMapping, MappingGuess, SpeedUnit, TimeUnit } from '@hardy/core/logs';
 import Button from '@mui/material/Button';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
 import DialogActions from '@mui/material/DialogActions';

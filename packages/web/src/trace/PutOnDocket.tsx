@@ -1,4 +1,4 @@
-import { type TraceFinding } from '@hardy/core/plain';
+import { type TraceFinding } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
-import type { Curve } from '@hardy/core/signal';
+import type { Curve } from '@hardy/core/logs';
 
 export interface PlotCurve {
   readonly label: string;

@@ -1,4 +1,4 @@
-import type { LivePattern } from '@hardy/core/plain';
+import type { LivePattern } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useRef, useState } from 'react';

@@ -1,4 +1,4 @@
-import type { Check, TraceFinding } from '@hardy/core/plain';
+import type { Check, TraceFinding } from '@hardy/core/words';
 
 /** The check `live` that a finding of a log amounts to. A ratio that holds at every speed grows in km/h with speed. */
 export const checkFromFinding = (finding: TraceFinding): Check => {

@@ -11,8 +11,8 @@ import {
   type LogMapping,
   type MappingGuess,
   type TraceStudy,
-} from '@hardy/core/signal';
-import type { LivePattern, TraceReading } from '@hardy/core/plain';
+} from '@hardy/core/logs';
+import type { LivePattern, TraceReading } from '@hardy/core/words';
 import { expose } from 'comlink';
 
 /** What a problem with a log looks like outside the worker. */

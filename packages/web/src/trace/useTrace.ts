@@ -1,5 +1,5 @@
-import type { LivePattern, TraceReading } from '@hardy/core/plain';
-import type { LogMapping, MappingGuess } from '@hardy/core/signal';
+import type { LivePattern, TraceReading } from '@hardy/core/words';
+import type { LogMapping, MappingGuess } from '@hardy/core/logs';
 import { proxy, wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
 import type { LogProblem, TraceWorkerApi } from './traceWorker.ts';

@@ -3,7 +3,7 @@ import type { Check, Docket, DocketCode, HistoryEvent, WheelEndArchitecture } fr
 
 /** Dockets of every kind for the laws: known and unknown builds, codes, complaints, history, checks, some nonsense. */
 export const ENDS = ['A1L', 'A1R', 'A2L', 'A2R'] as const;
-export const CODE_OF: Readonly<Record<string, string>> = {
+const CODE_OF: Readonly<Record<string, string>> = {
   A1L: 'C0031',
   A1R: 'C0034',
   A2L: 'C0037',

@@ -9,7 +9,7 @@ import { brakeLamp, controllerFailed, supplyFirst } from './sharedRules.ts';
 import type { Rule, Said, Situation } from './situation.ts';
 
 /** The rules in the order of their weight: safety, then what would make any part useless, then the corner, then cost. */
-export const RULES: readonly Rule[] = [
+const RULES: readonly Rule[] = [
   brakesFirst,
   whichWheel,
   unsafeWheel,

@@ -3,7 +3,7 @@ import { CHECK_KINDS } from '../../checkKinds/checkKinds.ts';
 import type { ItemLine, Look, Looked } from './item.ts';
 
 /** Ways a thing can look, in the words people use; which result each means is said by the kind of check. */
-export const LOOK_WORDS: Readonly<Record<string, string>> = {
+const LOOK_WORDS: Readonly<Record<string, string>> = {
   cracked:
     'cracked|crack|cracks|split|has split|is split|splits|hairline crack|cracked through|crack in it|crack in',
   broken: 'broke|broken|broke in two|smashed|crushed|destroyed|bust|busted|damaged|bent|knocked off|mangled',

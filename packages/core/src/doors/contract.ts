@@ -7,7 +7,7 @@ export {
   type Body,
   type IntakeRequest,
   type Query,
-} from './contract/api.ts';
+} from '../contract/api.ts';
 export type {
   ChangeLine,
   Clash,
@@ -15,7 +15,7 @@ export type {
   DocketState,
   DocketView,
   Figures,
-} from './contract/docketViews.ts';
+} from '../contract/docketViews.ts';
 export type {
   ImportMode,
   ImportProgress,
@@ -23,5 +23,5 @@ export type {
   MatchAnswer,
   PartView,
   RowError,
-} from './contract/partViews.ts';
-export type { AssumptionLine, SettingsAnswer, Turned, VehicleLine } from './contract/shopViews.ts';
+} from '../contract/partViews.ts';
+export type { AssumptionLine, SettingsAnswer, Turned, VehicleLine } from '../contract/shopViews.ts';

@@ -1,0 +1,46 @@
+/* What a page needs of the core to show advice: words, types and small sums; no validator and no reasoning. */
+export {
+  CHECK_IN_WORDS,
+  CHECK_RESULTS,
+  checkWithResult,
+  numbersOf,
+  pickedResult,
+} from '../checkKinds/checkData.ts';
+export { CHECK_NAMES, kindOf, type CheckName } from '../checkKinds/checkTypes.ts';
+export { askFor } from '../fitment/attributes.ts';
+export { declineWay, takeOffer, takeWay } from '../handover/takeOffer.ts';
+export { decodeText } from '../text/decodeText.ts';
+export type { Advice, CostPart, Offer, PlanNode, Question } from '../vocabulary/advice.ts';
+export type { CataloguePart } from '../vocabulary/catalogue.ts';
+export type { Check, LivePattern } from '../vocabulary/check.ts';
+export type { ComparedWay, Comparison, Dial, Sensitivity } from '../vocabulary/comparison.ts';
+export { isThere, symptomOf } from '../vocabulary/complaints.ts';
+export type {
+  ChosenOffer,
+  DeclinedOffer,
+  Docket,
+  OrderedLine,
+  Outcome,
+  OutcomeResult,
+  School,
+} from '../vocabulary/docket.ts';
+export { inImperial } from '../vocabulary/imperial.ts';
+export {
+  CAUSE_SHORT,
+  CAUTION_IN_WORDS,
+  EVENT_IN_WORDS,
+  PART_IN_WORDS,
+  SCHOOL_HOLDS,
+  SCHOOL_IN_WORDS,
+  SYMPTOM_IN_WORDS,
+} from '../vocabulary/inWords.ts';
+export type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
+export { totalCents } from '../vocabulary/money.ts';
+export { PART_FIGURES } from '../vocabulary/partFigures.ts';
+export { isEan13 } from '../vocabulary/partNumber.ts';
+export type { ShopSettings } from '../vocabulary/shop.ts';
+export type { TraceFinding, TraceReading } from '../vocabulary/traceReading.ts';
+export type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+export { acrossFrom, wheelEndInWords, wheelsOf, type WheelNames } from '../vocabulary/wheelEndWords.ts';
+export { CAUSES, OUTCOME_RESULTS, PART_CLASSES, SCHOOLS } from '../vocabulary/wordLists.ts';
+export type { Cause, Caution, PartClass, Side, Symptom } from '../vocabulary/words.ts';
