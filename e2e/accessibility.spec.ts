@@ -58,7 +58,7 @@ test('trace bench with and without a log, shelf, match, setup and their dialogs'
   await expect(page.getByText(/Measure the .* next|It is /)).toBeVisible();
   expect(await grave(page)).toEqual([]);
   await page.goto('/setup');
-  await expect(page.getByRole('textbox', { name: 'labour.rate, money/h' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Labour › rate, EUR/h' })).toBeVisible();
   expect(await grave(page)).toEqual([]);
 });
 

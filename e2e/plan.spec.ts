@@ -33,7 +33,7 @@ test('a judgement number changed in Setup shows what it turned, and goes back', 
   const verdict = await page.getByTestId('verdict').innerText();
   await page.getByRole('link', { name: 'Setup' }).first().click();
   await page.getByRole('textbox', { name: 'Find an assumption' }).fill('labour rate');
-  const rate = page.getByRole('textbox', { name: 'labour.rate, money/h' });
+  const rate = page.getByRole('textbox', { name: 'Labour › rate, EUR/h' });
   const old = await rate.inputValue();
   await rate.fill('5000');
   await expect(page.getByText('from 0 to 1000')).toBeVisible();
@@ -41,7 +41,7 @@ test('a judgement number changed in Setup shows what it turned, and goes back', 
   await rate.fill('600');
   await rate.press('Enter');
   await expect(page.locator('.turned li').first()).toContainText('now:');
-  await expect(page.getByText(`was ${old} money/h`)).toBeVisible();
+  await expect(page.getByText(`was ${old} EUR/h`)).toBeVisible();
   await page.goBack();
   await expect(page.getByTestId('verdict')).not.toHaveText(verdict);
   await page.goForward();

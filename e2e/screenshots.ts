@@ -31,7 +31,7 @@ test('pictures of the main views', async ({ page }) => {
   await expect(page.getByText(/Measure the teeth next/)).toBeVisible();
   await shoot(page, 'shelf-match');
   await page.goto('/setup');
-  await expect(page.getByRole('textbox', { name: 'labour.rate, money/h' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Labour › rate, EUR/h' })).toBeVisible();
   await shoot(page, 'setup');
   await page.goto('/');
   await page.keyboard.type(

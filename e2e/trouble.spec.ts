@@ -23,6 +23,7 @@ test('two people change one docket: both sides are shown, and mine goes on top w
       label: 'elsewhere',
     },
   });
+  await page.getByText(/^not known: .*road salt/).click();
   await page.getByLabel('Road salt').selectOption('high');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('changed meanwhile');

@@ -2,6 +2,7 @@ import type { ComparedWay } from '@hardy/core/words';
 import { Bar, BarChart, type BarShapeProps, ErrorBar, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { money } from '../format.ts';
 import { COST_GROUPS, grouped } from './costGroups.ts';
+import { roundTicks } from './roundTicks.ts';
 
 const ROW_HEIGHT = 52;
 const AXIS_HEIGHT = 24;
@@ -91,6 +92,7 @@ export function CostBars({ ways, width, currency }: Props) {
     span: [Math.max(0, way.allIn.p50 - way.allIn.p10), Math.max(0, way.allIn.p90 - way.allIn.p50)],
   }));
   const most = Math.max(1, ...ways.map((way) => Math.max(way.allIn.p90, way.allIn.mean)));
+  const ticks = roundTicks(0, most, 4);
   const common = {
     data: rows,
     layout: 'vertical' as const,
@@ -104,7 +106,8 @@ export function CostBars({ ways, width, currency }: Props) {
     <>
       <XAxis
         type="number"
-        domain={[0, Math.ceil(most / 50) * 50]}
+        domain={[0, ticks.at(-1) ?? most]}
+        ticks={ticks}
         allowDataOverflow
         height={AXIS_HEIGHT}
         tickFormatter={(value: number) => money(value, currency)}

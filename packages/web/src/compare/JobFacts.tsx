@@ -34,10 +34,10 @@ export function JobFacts({ docket, change }: Props) {
             <InlineSelect
               id="job-kind"
               value={docket.customer?.kind ?? null}
-              none="a workshop does it, list price"
+              none="list price"
               options={[
                 { value: 'garage', label: 'garage, trade price' },
-                { value: 'fleet', label: 'fleet, trade price, idle days cost' },
+                { value: 'fleet', label: 'fleet, trade price' },
                 { value: 'self', label: 'fixes it themselves' },
               ]}
               onChange={(kind) =>
@@ -76,9 +76,9 @@ export function JobFacts({ docket, change }: Props) {
             <InlineSelect
               id="job-coated"
               value={seizure.coated == null ? null : seizure.coated ? 'yes' : 'no'}
-              none="not known whether greased"
+              none="grease not known"
               options={[
-                { value: 'yes', label: 'greased when it was fitted' },
+                { value: 'yes', label: 'greased' },
                 { value: 'no', label: 'dry' },
               ]}
               onChange={(coated) =>
@@ -95,7 +95,7 @@ export function JobFacts({ docket, change }: Props) {
             <InlineText
               id="job-soaked"
               value={seizure.soakedHours == null ? null : String(seizure.soakedHours)}
-              placeholder="not yet: oil it and wait"
+              placeholder="not yet"
               problemWith={(text) => {
                 const read = hoursFrom(text);
                 return 'problem' in read ? read.problem : null;

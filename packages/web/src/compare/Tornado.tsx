@@ -2,6 +2,7 @@ import type { Sensitivity } from '@hardy/core/words';
 import { Bar, BarChart, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { money } from '../format.ts';
 import { dialValue } from './dialValue.ts';
+import { roundTicks } from './roundTicks.ts';
 
 interface Props {
   sensitivities: readonly Sensitivity[];
@@ -22,6 +23,11 @@ export function Tornado({ sensitivities, best, rival, currency }: Props) {
     .sort((x, y) => y.span[1] - y.span[0] - (x.span[1] - x.span[0]));
   if (rows.length === 0)
     return <p className="soft">Nothing one might reckon with turns the order of these two.</p>;
+  const ticks = roundTicks(
+    Math.min(0, ...rows.map(({ span }) => span[0])),
+    Math.max(0, ...rows.map(({ span }) => span[1])),
+    3,
+  );
   return (
     <figure className="tornado">
       <figcaption className="soft">
@@ -45,14 +51,14 @@ export function Tornado({ sensitivities, best, rival, currency }: Props) {
             accessibilityLayer={false}
             width={230}
             height={rows.length * 24 + 22}
-            margin={{ top: 0, right: 12, bottom: 0, left: 4 }}
+            margin={{ top: 0, right: 16, bottom: 0, left: 4 }}
             barSize={12}
           >
             <XAxis
               type="number"
-              domain={[(low: number) => Math.min(0, low), (high: number) => Math.max(0, high)]}
+              domain={[ticks[0] ?? 0, ticks.at(-1) ?? 0]}
+              ticks={ticks}
               height={22}
-              tickCount={4}
               tickFormatter={(value: number) => money(value, currency)}
               tick={{ fill: '#565c5e', fontSize: 12 }}
               stroke="#cfc6b2"

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { bareKnowledge, compareBench, type Docket } from '@hardy/core';
 import { checkFromFinding } from '../trace/checkFromFinding.ts';
 import { COST_GROUPS, grouped } from './costGroups.ts';
+import { roundTicks } from './roundTicks.ts';
 import { dialValue } from './dialValue.ts';
 
 const docket: Docket = {
@@ -69,4 +70,16 @@ describe('a finding of a log as a check', () => {
       pattern: 'once-per-turn',
     });
   });
+});
+
+test.each([
+  [0, 835, 4, [0, 250, 500, 750, 1000]],
+  [0, 95, 4, [0, 25, 50, 75, 100]],
+  [-30, 62, 4, [-50, -25, 0, 25, 50, 75]],
+  [0, 0, 4, [0]],
+])('an axis from %d to %d has round ticks', (low, high, count, wanted) => {
+  const ticks = roundTicks(low, high, count);
+  if (high > low) expect(ticks).toEqual(wanted);
+  expect(ticks[0]).toBeLessThanOrEqual(low);
+  expect(ticks.at(-1)).toBeGreaterThanOrEqual(high);
 });

@@ -200,7 +200,7 @@ export function DocketScreen() {
                   </Button>
                 </span>
               </div>
-              <VerdictBand advice={advice} />
+              <VerdictBand advice={advice} docket={docket} />
               <div className="zones">
                 <FactsPanel
                   id={id}

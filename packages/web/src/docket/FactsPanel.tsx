@@ -15,6 +15,7 @@ import { EditableField } from './EditableField.tsx';
 import { Fact } from './Fact.tsx';
 import { without, type Change } from './factEdits.ts';
 import { HistoryList } from './HistoryList.tsx';
+import { KnownFirst } from './KnownFirst.tsx';
 import { numberWithin } from './numberWithin.ts';
 
 interface Props {
@@ -52,7 +53,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
   return (
     <div className="facts">
       <Section title="Vehicle">
-        <dl className="vehicle-fields">
+        <KnownFirst className="vehicle-fields">
           <EditableField
             label="Name"
             value={vehicle.name ?? advice.vehicle.name}
@@ -98,6 +99,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
             label="Knuckle"
             value={vehicle.knuckle}
             options={['iron', 'aluminium']}
+            said={said('vehicle.knuckle')}
             onChange={setVehicle('knuckle', 'knuckle metal')}
           />
           <EditableField
@@ -106,7 +108,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
             options={['left', 'right']}
             onChange={setVehicle('steeringSide', 'steering side')}
           />
-        </dl>
+        </KnownFirst>
         {advice.vehicle.wheelEnds
           .filter(({ wheelEnd }) => wheelEnd === advice.wheelEnd)
           .map(({ wheelEnd, sensing }) => (
@@ -117,7 +119,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
       </Section>
       <Section title="Codes">
         <CodeList {...lists} />
-        <dl className="fields">
+        <KnownFirst className="fields">
           <EditableField
             label="Reader"
             value={docket.reader}
@@ -139,7 +141,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
               }
             />
           )}
-        </dl>
+        </KnownFirst>
       </Section>
       <Section title="Complaint">
         <ul className="fact-list">

@@ -1,11 +1,19 @@
-import type { Advice } from '@hardy/core/words';
+import type { Advice, Docket } from '@hardy/core/words';
 
 const ACTION_IN_WORDS = { sell: 'Sell', check: 'Check first', 'no-part': 'No part' } as const;
 const MARK = { sell: '\u25B6', check: '?', 'no-part': '\u00D7' } as const;
 
-/** The one sentence to say aloud, and why. */
-export function VerdictBand({ advice }: { advice: Advice }) {
+/** What is to be done once an offer was taken; null before. */
+const nextOf = (docket: Docket): string | null => {
+  if (docket.outcome) return 'Closed. Opened again, it goes on from here.';
+  if (!docket.chosen) return null;
+  return 'Ordered. Next: give the hand-over sheet along, then close the docket with what came of it.';
+};
+
+/** The one sentence to say aloud, and why; after an offer was taken, what comes next. */
+export function VerdictBand({ advice, docket }: { advice: Advice; docket: Docket }) {
   const { verdict, cautions } = advice;
+  const next = nextOf(docket);
   const stop = cautions.includes('stop-driving');
   return (
     <section className={`verdict ${stop ? 'verdict-stop' : ''}`} aria-label="Verdict" aria-live="polite">
@@ -18,6 +26,11 @@ export function VerdictBand({ advice }: { advice: Advice }) {
           {verdict.sentence}
         </p>
         <p className="verdict-why">{verdict.because.filter(Boolean).join(' \u00B7 ')}</p>
+        {next && (
+          <p className="verdict-next" data-testid="next">
+            {next}
+          </p>
+        )}
         {verdict.also.map((line) => (
           <p key={line} className="verdict-also">
             {line}

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import { useState } from 'react';
+import { assumptionName, unitInWords, valueInWords } from './assumptionName.ts';
 import type { AssumptionLine } from '@hardy/core/contract';
 
 interface Props {
@@ -8,6 +9,8 @@ interface Props {
   overrides: Readonly<Record<string, number>>;
   /** Keys people change most, shown first while nothing is searched. */
   daily: readonly string[];
+  /** Letters of the shop's currency. */
+  currency: string;
   /** Null: back to the default. */
   onChange: (key: string, value: number | null) => void;
 }
@@ -15,14 +18,14 @@ interface Props {
 const SHOWN = 40;
 
 /** Every judgement number: found by words, changed in place within its range, each with its unit and reason. */
-export function AssumptionTable({ lines, overrides, daily, onChange }: Props) {
+export function AssumptionTable({ lines, overrides, daily, currency, onChange }: Props) {
   const [search, setSearch] = useState('');
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const found =
     words.length === 0
       ? [...lines].sort((a, b) => Number(daily.includes(b.key)) - Number(daily.includes(a.key)))
       : lines.filter(({ key, reason, unit }) =>
-          words.every((w) => `${key} ${reason} ${unit}`.toLowerCase().includes(w)),
+          words.every((w) => `${key} ${assumptionName(key)} ${reason} ${unit}`.toLowerCase().includes(w)),
         );
   return (
     <section aria-label="Assumptions">
@@ -49,12 +52,11 @@ export function AssumptionTable({ lines, overrides, daily, onChange }: Props) {
           </tr>
         </thead>
         <tbody>
-          {found.slice(0, SHOWN).map((line, i) => (
+          {found.slice(0, SHOWN).map((line) => (
             <Row
               key={line.key}
               line={line}
-              // A reason shared by a whole row of numbers is told once.
-              reason={found[i - 1]?.reason === line.reason ? null : line.reason}
+              currency={currency}
               value={overrides[line.key]}
               onChange={onChange}
             />
@@ -70,15 +72,16 @@ export function AssumptionTable({ lines, overrides, daily, onChange }: Props) {
 
 function Row({
   line,
-  reason,
+  currency,
   value,
   onChange,
 }: {
   line: AssumptionLine;
-  reason: string | null;
+  currency: string;
   value: number | undefined;
   onChange: Props['onChange'];
 }) {
+  const unit = unitInWords(line.unit, currency);
   const now = value ?? line.value;
   const [text, setText] = useState(String(now));
   const [shown, setShown] = useState(now);
@@ -93,13 +96,13 @@ function Row({
   };
   return (
     <tr className={value === undefined ? '' : 'changed'}>
-      <th scope="row" className="mono">
-        {line.key}
+      <th scope="row" title={`in files: ${line.key}`}>
+        {assumptionName(line.key)}
       </th>
       <td className="nowrap">
         <input
           className={bad ? 'plain-field bad' : 'plain-field'}
-          aria-label={`${line.key}, ${line.unit}`}
+          aria-label={`${assumptionName(line.key)}, ${unit}`}
           aria-invalid={bad}
           value={text}
           size={8}
@@ -110,7 +113,7 @@ function Row({
             if (event.key === 'Escape') setText(String(now));
           }}
         />{' '}
-        {line.unit}
+        {unit === 'probability' ? <span className="soft">{bad ? '' : valueInWords(typed, unit)}</span> : unit}
       </td>
       <td className="soft nowrap">
         {bad ? (
@@ -121,15 +124,13 @@ function Row({
           `${line.min} to ${line.max}`
         )}
       </td>
-      <td className="soft" title={line.reason}>
-        {reason ?? 'likewise'}
-      </td>
+      <td className="soft">{line.reason}</td>
       <td>
         {value !== undefined && (
           <Button
             variant="text"
             onClick={() => onChange(line.key, null)}
-            aria-label={`${line.key} back to ${line.value}`}
+            aria-label={`${assumptionName(line.key)} back to ${line.value}`}
           >
             back to {line.value}
           </Button>

@@ -8,6 +8,7 @@ import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
 import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
+import { assumptionName, unitInWords } from './assumptionName.ts';
 import { AssumptionTable } from './AssumptionTable.tsx';
 
 const DAILY = [
@@ -179,9 +180,9 @@ export function SetupScreen() {
               <ul>
                 {changed.map(([key, value]) => (
                   <li key={key}>
-                    <span className="mono">{key}</span> {value}{' '}
+                    {assumptionName(key)}: {value}{' '}
                     <span className="soft">
-                      was {lineOf(key)?.value} {lineOf(key)?.unit}
+                      was {lineOf(key)?.value} {unitInWords(lineOf(key)?.unit ?? '', shop.currency)}
                     </span>
                   </li>
                 ))}
@@ -194,6 +195,7 @@ export function SetupScreen() {
               lines={lines}
               overrides={shop.overrides}
               daily={DAILY}
+              currency={shop.currency}
               onChange={(key, value) => {
                 const { [key]: _, ...rest } = shop.overrides;
                 change({ overrides: value === null ? rest : { ...rest, [key]: value } });

@@ -105,7 +105,7 @@ export function ShelfScreen() {
             {error}
           </p>
         )}
-        <div className="shelf-zones">
+        <div className={shown || lead || matching ? 'shelf-zones' : 'shelf-zones shelf-zones-list'}>
           {matching ? (
             <MatchPanel
               key={partClass ?? 'tone-ring'}

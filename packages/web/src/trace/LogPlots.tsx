@@ -4,6 +4,7 @@ import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { SpeedPlot, type PlotCurve } from './SpeedPlot.tsx';
 import type { Curves, TraceWorkerApi, WheelEvents } from './traceWorker.ts';
+import { useSpareHeight } from './useSpareHeight.ts';
 import { TurnPicture } from './TurnPicture.tsx';
 
 interface Props {
@@ -22,6 +23,7 @@ const SIGNAL = '#b93a10';
 /** The speeds, what is left against the common motion, and the events of the chosen wheel on its turn. */
 export function LogPlots({ reading, worker, selected }: Props) {
   const end = Math.max(1, reading.seconds);
+  const spare = useSpareHeight();
   const [span, setSpan] = useState<readonly [number, number]>([0, end]);
   const [curves, setCurves] = useState<Curves | null>(null);
   const [events, setEvents] = useState<WheelEvents | null>(null);
@@ -133,7 +135,7 @@ export function LogPlots({ reading, worker, selected }: Props) {
         curves={speeds}
         from={from}
         to={to}
-        height={236}
+        height={236 + 0.55 * spare}
         marks={NO_MARKS}
         onZoom={move}
       />
@@ -148,7 +150,7 @@ export function LogPlots({ reading, worker, selected }: Props) {
             curves={left}
             from={from}
             to={to}
-            height={196}
+            height={196 + 0.45 * spare}
             marks={marks}
             onZoom={move}
           />
