@@ -1,5 +1,6 @@
 /* Rooms of the core in the order the data walks: a room imports only from rooms before it. */
 const ROOMS = [
+  'faultKinds',
   'checkKinds',
   'vocabulary',
   'safety',

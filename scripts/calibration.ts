@@ -7,7 +7,7 @@ import { seizureChance } from '../packages/core/src/offers/seizure.ts';
 import { drawJob } from '../packages/core/src/practice/drawJob.ts';
 import { playJob } from '../packages/core/src/practice/playJob.ts';
 import { secondJudge } from '../packages/core/src/practice/secondJudge.ts';
-import { causeOf } from '../packages/core/src/vocabulary/faults.ts';
+import { causeOf } from '../packages/core/src/faultKinds/faultData.ts';
 import { writeSection } from './writeSection.ts';
 
 /*

@@ -11,7 +11,7 @@ import { ratesFor } from '../offers/rates.ts';
 import { askWorth } from '../plan/askWorth.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
-import { causeOf, kindOf } from '../vocabulary/faults.ts';
+import { causeOf, wrongPartOf } from '../faultKinds/faultData.ts';
 import type { Cause, PartClass } from '../vocabulary/words.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
@@ -39,7 +39,7 @@ const rank = (whole: Posterior): RankedCause[] => {
       for (const fault of belief.state) {
         const cause = causeOf(fault);
         causes.set(cause, (causes.get(cause) ?? 0) + belief.p);
-        const kind = kindOf(fault);
+        const kind = wrongPartOf(fault);
         if (kind) kinds[kind] += belief.p;
       }
     for (const [cause, probability] of causes)

@@ -5,7 +5,7 @@ import { groupAt } from '../diagnosis/architecture.ts';
 import { SHARED_STATES } from '../diagnosis/endTable.ts';
 import { likelihood } from '../diagnosis/likelihood.ts';
 import { statesAt } from '../diagnosis/states.ts';
-import { causeOf } from '../vocabulary/faults.ts';
+import { causeOf } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import { diagnose } from './diagnose.ts';
 import {

@@ -2,9 +2,10 @@ import { BadInput } from '../vocabulary/badInput.ts';
 import { CHECK_LIKELIHOODS } from './checkLikelihoods.ts';
 import { CODE_LIKELIHOODS } from './codeLikelihoods.ts';
 import { COSTS } from './costs.ts';
+import { FAULT_NUMBERS } from '../faultKinds/faultData.ts';
 import { HEARING } from './hearing.ts';
 import { HISTORY_FACTORS } from './historyFactors.ts';
-import type { Judgement, JudgementTable } from './judgement.ts';
+import { judgement, type Judgement, type JudgementTable } from './judgement.ts';
 import { MEASURING } from './measuring.ts';
 import { OFFER_COSTS } from './offerCosts.ts';
 import { PRIORS } from './priors.ts';
@@ -21,6 +22,7 @@ export const DEFAULT_ASSUMPTIONS: JudgementTable = {
   ...OFFER_COSTS,
   ...MEASURING,
   ...HEARING,
+  ...Object.fromEntries(Object.entries(FAULT_NUMBERS).map(([key, number]) => [key, judgement(...number)])),
 };
 
 /** The assumptions in force: the defaults with a shop's or a docket's overrides. */

@@ -1,3 +1,4 @@
+import { FAULT_SHOWS } from '../faultKinds/faultData.ts';
 import type { CheckField, CheckKind, CheckTable } from './checkKind.ts';
 import { CHECK_KINDS } from './checkKinds.ts';
 import { kindOf, type Check, type CheckName, type ResultOf } from './checkTypes.ts';
@@ -14,11 +15,24 @@ export const CHECK_RESULTS = byName(({ results }) => Object.keys(results)) as un
   readonly [N in CheckName]: ReadonlyArray<ResultOf<N>>;
 };
 
-/** Every likelihood table by its name. */
-export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = Object.assign(
-  {},
-  ...KINDS.map(({ tables }) => tables),
-) as Record<string, CheckTable>;
+/** A table with what faults say of it themselves; one that says nothing leaves it as on a sound vehicle. */
+const withFaults = (name: string, table: CheckTable): CheckTable => {
+  const own = FAULT_SHOWS.flatMap(([fault, shows]) => (shows[name] ? [[fault, shows[name]] as const] : []));
+  const silent = FAULT_SHOWS.flatMap(([fault, shows]) => (shows[name] ? [] : [fault]));
+  return {
+    ...table,
+    rows: { ...table.rows, ...Object.fromEntries(own) },
+    unmoved: [...table.unmoved, ...silent],
+  };
+};
+
+/** Every likelihood table by its name, with the rows of the kinds and those the faults bring along. */
+export const CHECK_TABLES: Readonly<Record<string, CheckTable>> = Object.fromEntries(
+  KINDS.flatMap(({ tables }) => Object.entries(tables)).map(([name, table]) => [
+    name,
+    withFaults(name, table),
+  ]),
+);
 
 /** The result that says that nothing is wrong here, for each table. */
 export const SOUND_RESULT: Readonly<Record<string, string>> = Object.fromEntries(

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { CHECK_TABLES } from '../checkKinds/checkData.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 
 /** The results a check can have. Empty for a table that does not exist. */
 export const resultsOf = (table: string): readonly string[] =>

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { CHECK_TABLES } from '../checkKinds/checkData.ts';
 import { SOUND_RESULT } from '../checkKinds/checkData.ts';
-import { FAULTS, type Fault } from '../vocabulary/faults.ts';
+import { FAULTS, type Fault } from '../faultKinds/faultData.ts';
 import type { Architecture } from './architecture.ts';
 import { asSensed } from './sensedEnd.ts';
 import { checkChance, resultsOf } from './checkTable.ts';

@@ -1,4 +1,4 @@
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { Architecture } from './architecture.ts';
 import type { Finding } from './finding.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
-import { causeOf, FAULTS, type Fault } from '../vocabulary/faults.ts';
+import { causeOf, FAULTS, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import { architectureGroups, type ArchitectureGroup } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import { causeOf, type Fault } from '../vocabulary/faults.ts';
+import { causeOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { SensedEnd } from './sensedEnd.ts';

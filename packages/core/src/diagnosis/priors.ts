@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { parseTyreSize } from '../vocabulary/tyreSize.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { Architecture } from './architecture.ts';
 import type { State } from './states.ts';
 

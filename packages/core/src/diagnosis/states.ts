@@ -1,4 +1,5 @@
-import { causeOf, type Fault } from '../vocabulary/faults.ts';
+import { causeOf, faultsWhere, type Fault } from '../faultKinds/faultData.ts';
+import type { FaultNeed } from '../faultKinds/faultKind.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { hasRing, type Architecture } from './architecture.ts';
@@ -9,17 +10,14 @@ export type State = readonly Fault[];
 /** Faults that exist at a wheel end built this way. */
 export const faultsAt = (wheelEnd: WheelEnd, a: Architecture): Fault[] => {
   const centre = isCentre(wheelEnd);
-  return [
-    centre ? 'sender' : 'sensor',
-    hasRing(a) ? 'ring' : 'encoder',
-    ...(centre ? [] : (['bearing'] as const)),
-    'joint',
-    'loom',
-    ...(a.mounting === 'in-hub' ? [] : (['seating'] as const)),
-    'tyre',
-    'wrong-sensor',
-    'wrong-target',
-  ];
+  const holds: Readonly<Record<FaultNeed, boolean>> = {
+    wheel: !centre,
+    centre,
+    ring: hasRing(a),
+    encoder: !hasRing(a),
+    'held-sensor': a.mounting !== 'in-hub',
+  };
+  return faultsWhere((need) => holds[need]);
 };
 
 /** Listed once for each way of building: at a wheel, and at the centre of an axle. */

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';

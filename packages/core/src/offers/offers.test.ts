@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import { emptySlice, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';

@@ -5,7 +5,7 @@ import { cureChance, workCures } from '../offers/fixes.ts';
 import type { Outlay, Risk } from '../offers/outlay.ts';
 import { ratesFor } from '../offers/rates.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { availableChecks, SETUPS, setupsStanding, type AvailableCheck } from './availableChecks.ts';
 import { checkAsSolved } from './checkAsSolved.ts';

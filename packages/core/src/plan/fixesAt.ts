@@ -6,7 +6,7 @@ import { soundFromStart } from '../offers/partLife.ts';
 import { workHours, type Rates } from '../offers/rates.ts';
 import { jobCost, together, withWork, type JobOutlay } from '../offers/together.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 

@@ -12,7 +12,7 @@ import { partsAt } from '../offers/fixes.ts';
 import { outlayOf, type Outlay } from '../offers/outlay.ts';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Finding } from '../diagnosis/finding.ts';
 

@@ -5,7 +5,7 @@ import { architectureGroups, type Architecture } from '../diagnosis/architecture
 import { faultPrior, secondEndChance, statePrior } from '../diagnosis/priors.ts';
 import { faultsAt, statesAt, type State } from '../diagnosis/states.ts';
 import type { Docket, DocketCode } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { drawWeighted } from './drawCase.ts';

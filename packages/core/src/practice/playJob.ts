@@ -14,7 +14,7 @@ import { setupOf } from '../plan/availableChecks.ts';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import type { Check, CheckName } from '../vocabulary/check.ts';
 import type { Docket, HistoryEvent } from '../vocabulary/docket.ts';
-import type { Fault } from '../vocabulary/faults.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';

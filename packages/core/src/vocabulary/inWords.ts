@@ -1,37 +1,7 @@
+export { CAUSE_IN_WORDS, CAUSE_SHORT } from '../faultKinds/faultData.ts';
 export { CHECK_IN_WORDS } from '../checkKinds/checkData.ts';
 import type { School } from './docket.ts';
-import type { Caution, Cause, EventName, PartClass, Symptom } from './words.ts';
-
-/** Each cause as a counter person would say it. */
-export const CAUSE_IN_WORDS: Readonly<Record<Cause, string>> = {
-  sensor: 'the wheel speed sensor',
-  ring: 'the tone ring',
-  encoder: 'the magnetic encoder',
-  bearing: 'the wheel bearing',
-  wiring: 'the wiring or its connector',
-  seating: 'a sound sensor held off its target',
-  tyre: 'the tyre',
-  'mismatched-part': 'a part of the wrong kind',
-  sender: 'the sender',
-  module: 'the brake controller',
-  supply: 'the battery or supply',
-  'none-present': 'a past event, nothing wrong now',
-};
-
-export const CAUSE_SHORT: Readonly<Record<Cause, string>> = {
-  sensor: 'sensor',
-  ring: 'tone ring',
-  encoder: 'encoder',
-  bearing: 'bearing',
-  wiring: 'wiring',
-  seating: 'seating',
-  tyre: 'tyre',
-  'mismatched-part': 'wrong part fitted',
-  sender: 'sender',
-  module: 'controller',
-  supply: 'supply',
-  'none-present': 'past event',
-};
+import type { Caution, EventName, PartClass, Symptom } from './words.ts';
 
 export const PART_IN_WORDS: Readonly<Record<PartClass, string>> = {
   sensor: 'wheel speed sensor',

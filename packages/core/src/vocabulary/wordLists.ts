@@ -1,20 +1,6 @@
 /* The contract's word lists without the schemas, so that a page can use them and ship no validator. */
 
-/** The links of the signal chain, and the other reasons, that an answer may name. */
-export const CAUSES = [
-  'sensor',
-  'ring',
-  'encoder',
-  'bearing',
-  'wiring',
-  'seating',
-  'tyre',
-  'mismatched-part',
-  'sender',
-  'module',
-  'supply',
-  'none-present',
-] as const;
+export { CAUSES } from '../faultKinds/faultData.ts';
 
 /** What a counter can hand over, as classes. */
 export const PART_CLASSES = [

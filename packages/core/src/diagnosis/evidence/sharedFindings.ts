@@ -2,7 +2,7 @@ import type { Assumptions } from '../../assumptions/assumptions.ts';
 import { readCheck } from '../../checks/readCheck.ts';
 import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import type { Docket } from '../../vocabulary/docket.ts';
-import type { Fault } from '../../vocabulary/faults.ts';
+import type { Fault } from '../../faultKinds/faultData.ts';
 import { CHECK_IN_WORDS, EVENT_IN_WORDS } from '../../vocabulary/inWords.ts';
 import { checkChance } from '../checkTable.ts';
 import type { SharedFinding } from '../finding.ts';
