@@ -6,6 +6,7 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
   {
     where: 'Anywhere',
     keys: [
+      ['words', 'typed or pasted anywhere go to the counter line; a letter alone is a command'],
       ['/', 'counter line, or on a docket: add what you hear'],
       ['?', 'these shortcuts'],
       ['Esc', 'leave a field or a dialog'],
