@@ -172,7 +172,11 @@ test('every fact moves a probability, or says in words why it does not', () => {
       for (const path of pathsOf(d)) {
         const fact = of(advice, path);
         expect([path, Boolean(fact?.said)]).toEqual([path, true]);
-        if (fact?.said === 'changes little')
+        // A reading that another was set aside for is the only one of its thing: without it the other would stand.
+        const stands = advice.facts.some(
+          (other) => /again|worse one/.test(other.said) && other.label === fact?.label,
+        );
+        if (fact?.said === 'changes little' && !stands)
           expect([path, chances(advise(without(d, path), knowledge)) !== chances(advice)]).toEqual([
             path,
             true,

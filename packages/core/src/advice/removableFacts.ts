@@ -41,7 +41,7 @@ const listedFacts = (d: Diagnosed): Fact[] => {
 
 /** What of the vehicle moves only how likely each fault was from the start: a label, and the vehicle without it. */
 const ODDS_FACTS: ReadonlyArray<{
-  readonly field: 'saltExposure' | 'buildDate' | 'distanceKm' | 'originalTyre' | 'knuckle';
+  readonly field: 'saltExposure' | 'buildDate' | 'distanceKm' | 'originalTyre';
   readonly label: (vehicle: DocketVehicle) => string;
 }> = [
   { field: 'saltExposure', label: ({ saltExposure }) => `road salt: ${saltExposure}` },
@@ -51,58 +51,47 @@ const ODDS_FACTS: ReadonlyArray<{
     label: ({ distanceKm }) => `${(distanceKm ?? 0).toLocaleString('en-GB')} km driven`,
   },
   { field: 'originalTyre', label: ({ originalTyre }) => `built with ${originalTyre}` },
-  { field: 'knuckle', label: ({ knuckle }) => `${knuckle} knuckle` },
 ];
 
 /** Facts that change how the docket is read as a whole: without one of them it is diagnosed anew. */
-const readingFacts = (given: Docket): Array<Fact & { readonly docket: Docket }> => {
-  const { vehicle } = given;
-  const wheelEnds = vehicle?.wheelEnds ?? {};
-  return [
-    ...(vehicle?.driveline
-      ? [
-          {
-            path: 'vehicle.driveline',
-            label: vehicle.driveline,
-            wheelEnd: null,
-            docket: { ...given, vehicle: { ...vehicle, driveline: null } },
-          },
-        ]
-      : []),
-    ...Object.keys(wheelEnds).map((end) => ({
-      path: `vehicle.wheelEnds.${end}`,
-      label: `how ${end} is built`,
-      wheelEnd: null,
-      docket: {
-        ...given,
-        vehicle: {
-          ...vehicle,
-          wheelEnds: Object.fromEntries(Object.entries(wheelEnds).filter(([each]) => each !== end)),
+const readingFacts = (given: Docket): Array<Fact & { readonly docket: Docket }> => [
+  ...(given.codesCleared == null
+    ? []
+    : [
+        {
+          path: 'codesCleared',
+          label: given.codesCleared ? 'codes cleared and read again' : 'codes not cleared',
+          wheelEnd: null,
+          docket: { ...given, codesCleared: null },
         },
-      },
-    })),
-    ...(given.codesCleared == null
-      ? []
-      : [
-          {
-            path: 'codesCleared',
-            label: given.codesCleared ? 'codes cleared and read again' : 'codes not cleared',
-            wheelEnd: null,
-            docket: { ...given, codesCleared: null },
-          },
-        ]),
-    ...(given.reader
-      ? [
-          {
-            path: 'reader',
-            label: `reader: ${given.reader}`,
-            wheelEnd: null,
-            docket: { ...given, reader: null },
-          },
-        ]
-      : []),
-  ];
-};
+      ]),
+  ...(given.reader
+    ? [
+        {
+          path: 'reader',
+          label: `reader: ${given.reader}`,
+          wheelEnd: null,
+          docket: { ...given, reader: null },
+        },
+      ]
+    : []),
+];
+
+/**
+ * Facts that say how the vehicle is built. They decide what there is to go wrong at all, so no factor on the odds of a
+ * cause tells what they did: they say in words what they decide.
+ */
+const buildFacts = ({ vehicle }: Docket): Fact[] => [
+  ...(vehicle?.driveline ? [{ path: 'vehicle.driveline', label: vehicle.driveline, wheelEnd: null }] : []),
+  ...(vehicle?.knuckle
+    ? [{ path: 'vehicle.knuckle', label: `${vehicle.knuckle} knuckle`, wheelEnd: null }]
+    : []),
+  ...Object.keys(vehicle?.wheelEnds ?? {}).map((end) => ({
+    path: `vehicle.wheelEnds.${end}`,
+    label: `how ${end} is built`,
+    wheelEnd: null,
+  })),
+];
 
 /** Every fact of a docket that may move what is believed, each with what would be believed without it. */
 export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge): Removable[] => {
@@ -123,6 +112,7 @@ export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge
         uses(d.evidence, fact.path) ? ask(d.vehicle, evidenceWithout(d.evidence, fact.path)) : null,
       why: why(fact.path),
     })),
+    ...buildFacts(given).map((fact) => ({ ...fact, without: () => null, why: why(fact.path) })),
     ...readingFacts(given).map(({ docket, ...fact }) => ({
       ...fact,
       without: () => diagnose(docket, knowledge).whole,

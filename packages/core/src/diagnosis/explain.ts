@@ -74,18 +74,21 @@ export const explainFacts = (
   corner: WheelEnd | null,
 ): FactEffect[] =>
   facts.map(({ path, label, wheelEnd, without, why }) => {
+    const idle = () => ({ path, label, wheelEnd, effects: [], said: why() });
     const rest = without();
-    if (rest === null || !moved(whole, rest)) return { path, label, wheelEnd, effects: [], said: why() };
-    const effects = causes
-      .map(({ cause, wheelEnd: end }) => {
-        const factor = odds(whole.chance(cause, end)) / odds(rest.chance(cause, end));
-        return {
-          cause,
-          wheelEnd: end,
-          factor,
-          words: `${CAUSE_SHORT[cause]}${end && end !== corner ? ` ${wheelEndInWords(end, names)}` : ''} ${factorInWords(factor)}`,
-        };
-      })
+    if (rest === null) return idle();
+    const all = causes.map(({ cause, wheelEnd: end }) => {
+      const factor = odds(whole.chance(cause, end)) / odds(rest.chance(cause, end));
+      return {
+        cause,
+        wheelEnd: end,
+        factor,
+        words: `${CAUSE_SHORT[cause]}${end && end !== corner ? ` ${wheelEndInWords(end, names)}` : ''} ${factorInWords(factor)}`,
+      };
+    });
+    // The leading causes tell mostly; all of them are asked only where those stand still.
+    if (all.every(({ factor }) => Math.abs(factor - 1) <= NOTHING) && !moved(whole, rest)) return idle();
+    const effects = all
       .filter(({ factor }) => Math.max(factor, 1 / factor) >= SAID_FROM)
       .sort((x, y) => Math.abs(Math.log(y.factor)) - Math.abs(Math.log(x.factor)));
     const up = effects.filter((effect) => effect.factor > 1).slice(0, 2);

@@ -13,7 +13,7 @@ const THE_SAME = 'says the same whatever is wrong here';
 /** Facts of the vehicle that move money or the choice of part rather than what is wrong. */
 const IDLE_FACTS: Readonly<Record<string, string>> = {
   'vehicle.knuckle': 'moves how hard the old sensor comes out, not what is wrong',
-  'vehicle.driveline': 'moves which parts there are and how the wheels are called, not what is wrong',
+  'vehicle.driveline': 'decides where the rings sit where that is not known, and which parts there are',
   'vehicle.buildDate': 'about the usual age: it moves nothing',
   'vehicle.distanceKm': 'about the usual distance for its age: it moves nothing',
   'vehicle.saltExposure': 'the usual amount of salt: it moves nothing',
@@ -80,5 +80,7 @@ export const whyIdle = (
     const end = context.ends.at(check?.wheelEnd ?? docket.wheelEnd);
     return ofCheck(check, end ? (context.sensorAt?.(end) ?? null) : null, context);
   }
+  if (path.startsWith('vehicle.wheelEnds.'))
+    return 'decides which links there are to go wrong there, and which parts cure them';
   return IDLE_FACTS[path] ?? THE_SAME;
 };

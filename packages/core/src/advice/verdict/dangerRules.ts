@@ -47,6 +47,7 @@ const loose = (s: Situation): string[] =>
 /** A loose or growling wheel nobody named. It is asked and felt for, never found by driving. */
 export const whichWheel: Rule = {
   name: 'an unsafe wheel nobody named',
+  saysSafety: true,
   says: (s) => {
     const [worst] = s.dangers.wheels;
     if (worst?.wheelEnd !== null) return null;
@@ -121,6 +122,7 @@ export const unsafeWheel: Rule = {
 /** A growl, complained of or heard, at a wheel nobody has rocked: before anything is sold or driven. */
 export const rockFirst: Rule = {
   name: 'rock what growls',
+  saysSafety: true,
   says: (s) => {
     const end = s.wheelEnd;
     if (end === null || end.endsWith('C')) return null;

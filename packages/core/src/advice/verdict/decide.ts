@@ -25,15 +25,15 @@ const RULES: readonly Rule[] = [
 export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
   const { plan } = s;
   let said: Said | null = null;
+  let saysSafety = false;
   for (const rule of RULES) {
     said = rule.says(s);
+    saysSafety = rule.saysSafety === true;
     if (said) break;
   }
   if (!said) throw new Error('no rule of the verdict applies: the corner rule must');
   const { check } = said.verdict;
-  // Rocking is what the verdict asks for already: it is not said twice.
-  const safety =
-    check === 'bearing.play' ? [] : mustBeSaid(s.docket, s.dangers, s.docket.wheelEnd ?? null, s.names);
+  const safety = saysSafety ? [] : mustBeSaid(s.docket, s.dangers, s.docket.wheelEnd ?? null, s.names);
   return {
     verdict: { ...said.verdict, also: [...said.verdict.also, ...safety] },
     plan: {

@@ -38,6 +38,8 @@ export interface Said {
 }
 export interface Rule {
   readonly name: string;
+  /** It speaks of the wheel that may be unsafe itself: that is not said a second time. */
+  readonly saysSafety?: true;
   /** What it says, or null where it does not apply. */
   readonly says: (s: Situation) => Said | null;
 }
