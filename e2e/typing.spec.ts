@@ -86,6 +86,22 @@ test('while a docket is being opened: the words sent open it, what comes after s
   }
 });
 
+test('a single letter typed while the docket is being opened is a letter', async ({ page }) => {
+  await page.goto('/');
+  await page.route('**/api/dockets', async (route) => {
+    await new Promise((go) => setTimeout(go, 900));
+    await route.continue();
+  });
+  await page.keyboard.type('tolvane skerry 2018 abs light C1B20', FAST);
+  await page.keyboard.press('Enter');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('c');
+  await page.waitForURL(/docket/);
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await expect(line(page)).toHaveValue('c');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
 test('a paste outside a field goes to the line; a letter alone is a command', async ({ page }) => {
   await opened(page);
   await page.evaluate(() => {

@@ -8,8 +8,6 @@ import { isDialogOpen } from './dialogs.ts';
 
 const FIELD =
   'input:not([type=button]):not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable="true"], [role=combobox]';
-/** What the space bar presses. */
-const PRESSED_BY_SPACE = 'button, a, summary, [role=button], [role=option], [role=tab], input';
 /** A screen being opened brings its counter line within this time; one that has none is left for one that has. */
 const LINE_COMES_MS = 600;
 
@@ -63,6 +61,8 @@ export const useTyping = (): void => {
       if (!printable) return false;
       if (carried || isHandingOver()) {
         event.preventDefault();
+        // In the line no key is a command, the first one neither.
+        burst.note(event.timeStamp);
         burst.key(event.key, event.timeStamp);
       } else burst.note(event.timeStamp);
       return true;
@@ -85,13 +85,7 @@ export const useTyping = (): void => {
         return;
       }
       const typing = burst.isTyping(event.timeStamp);
-      if (
-        event.key === ' ' &&
-        !typing &&
-        event.target instanceof Element &&
-        event.target.closest(PRESSED_BY_SPACE)
-      )
-        return;
+      // Alone, the space bar presses what has the focus, or scrolls.
       if (event.key === ' ' && !typing) return;
       event.preventDefault();
       // The line itself is asked for by name: what follows is typed into it.
