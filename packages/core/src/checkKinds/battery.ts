@@ -15,6 +15,7 @@ export const battery = {
   driven: false,
   needs: ['not-a-trailer'],
   after: [],
+  between: ', ',
   fields: {
     restingVolts: {
       is: 'number',

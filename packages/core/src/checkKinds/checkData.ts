@@ -84,19 +84,24 @@ export const checkWithResult = (check: CheckName, result: string, wheelEnd: stri
 };
 
 /** What was found, as it stands on a chip: the result, or the numbers in their units. */
-export const foundInWords = (check: Check): string => {
+const foundInWords = (check: Check): string => {
   const picked = pickedResult(check);
   const numbers = Object.entries(kindOf(check.check).fields as CheckKind['fields']).flatMap(
     ([key, field]) => {
       const value = (check as Loose)[key];
+      if (field.is === 'sizes') return ['sizes'];
       return isNumber(field) && field.shown && typeof value === 'number'
         ? [field.shown.replace('{}', String(value))]
         : [];
     },
   );
   const words = [...(picked === null ? [] : [picked.replace(/-/g, ' ')]), ...numbers];
-  return words.length > 0 ? words.join(check.check === 'battery' ? ', ' : ' ') : 'sizes';
+  return words.join((kindOf(check.check) as CheckKind).between ?? ' ');
 };
+
+/** A check with its result, as a chip or a fact is called. */
+export const checkInWords = (check: Check): string =>
+  `${CHECK_IN_WORDS[check.check]}: ${foundInWords(check)}`;
 
 /** Whether a picked result says that something is wrong: it is none that is sound or silent. */
 export const isPickedFault = (check: Check): boolean => {

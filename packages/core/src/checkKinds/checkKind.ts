@@ -84,6 +84,8 @@ export interface CheckKind {
   /** Checks that come before it, where they can be made. */
   readonly after: readonly string[];
   readonly fields: Readonly<Record<string, CheckField>>;
+  /** What stands between its numbers on a chip, where that is no space. */
+  readonly between?: string;
   /** Results one can pick, with what each suggests; none for a check that is only measured. */
   readonly results: Readonly<Record<string, string>>;
   /** Results a measurement amounts to, with what each suggests. */

@@ -5,7 +5,7 @@ import type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 import type { Token } from '../text/tokens.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { symptomOf } from '../vocabulary/complaints.ts';
-import { checkLabel } from './checkLabel.ts';
+import { checkInWords } from '../checkKinds/checkData.ts';
 import type { Heard } from './frames/clause.ts';
 import type { Placed } from './resolveWheels.ts';
 import type { Unit } from './unit.ts';
@@ -258,7 +258,7 @@ export const placeFacts = (
       {
         ...base,
         kind: 'check',
-        label: checkLabel(check),
+        label: checkInWords(check),
         wheelEnds: [...ends],
         carried: !moved && found.carried && ends.length > 0,
         asked: !moved && found.asked,

@@ -175,6 +175,31 @@ describe('changes of a docket', () => {
     expect(server.docket.words).toBe('no play');
   });
 
+  test('a change made while the newest version is fetched waits for it', async () => {
+    const { server, queue } = open();
+    server.version = 3;
+    const taken = [queue.push({ kind: 'hear', words: 'no play', moves: {} }), queue.push(want('next'))];
+    expect(await Promise.all(taken)).toEqual([true, true]);
+    expect(server.sent).toEqual(['hear', 'next']);
+  });
+
+  test('a slow answer to an older docket does not stand over a newer one', async () => {
+    const server = new Server(true);
+    const answers: Array<(advice: Advice) => void> = [];
+    let shown: Shown | null = null;
+    const queue = new EditQueue(viewOf(EMPTY, 1), {
+      ...server.world((next) => (shown = next)),
+      advise: () => new Promise((answer) => answers.push(answer)),
+    });
+    void queue.push(want('a'));
+    void queue.push(want('b'));
+    answers[1]?.({ of: 'b' } as unknown as Advice);
+    await settle();
+    answers[0]?.({ of: 'a' } as unknown as Advice);
+    await settle();
+    expect((shown as Shown | null)?.view.advice).toEqual({ of: 'b' });
+  });
+
   test('a late reading of the docket does not undo what is on its way', async () => {
     const { server, queue, shown } = open(new Server(true));
     void queue.push(want('new'));

@@ -59,7 +59,11 @@ export class EditQueue {
   private held = false;
   private error: string | null = null;
   private conflict: Conflict | null = null;
-  private ahead: { readonly docket: Docket; readonly advice: Advice } | null = null;
+  /** The version known here is not the newest: it is fetched before anything else is sent. */
+  private stale = false;
+  /** Advice on the docket as it is shown, worked out before the server answered. */
+  private ahead: Advice | null = null;
+  private thoughts = 0;
 
   constructor(
     private base: DocketView,
@@ -78,7 +82,7 @@ export class EditQueue {
     const docket = this.docket();
     const changed = this.queue.some(({ edit }) => edit.kind === 'change');
     return {
-      view: changed ? { ...this.base, docket, advice: this.ahead?.advice ?? this.base.advice } : this.base,
+      view: changed ? { ...this.base, docket, advice: this.ahead ?? this.base.advice } : this.base,
       waiting: this.queue.length,
       error: this.error,
       held: this.held,
@@ -119,10 +123,11 @@ export class EditQueue {
 
   /** The answer is worked out in the page at once; what the server says a moment later stands. */
   private thinkAhead(): void {
-    const docket = this.docket();
-    void this.world.advise(this.base.id, docket).then((advice) => {
-      if (!advice || this.queue.length === 0) return;
-      this.ahead = { docket, advice };
+    const mine = ++this.thoughts;
+    void this.world.advise(this.base.id, this.docket()).then((advice) => {
+      // A slower answer to an older docket comes too late.
+      if (!advice || mine !== this.thoughts || this.queue.length === 0) return;
+      this.ahead = advice;
       this.show();
     });
   }
@@ -154,14 +159,7 @@ export class EditQueue {
       const { yours } = conflict;
       this.queue[0] = { ...first, edit: { kind: 'change', label: conflict.label, edit: () => yours } };
     }
-    try {
-      this.base = await this.world.fetch(this.base.id);
-    } catch (problem) {
-      this.held = true;
-      this.error = problemInWords(problem);
-    }
-    this.show();
-    void this.work();
+    await this.again();
   }
 
   private async work(): Promise<void> {
@@ -181,6 +179,7 @@ export class EditQueue {
       this.failed(problem, first, yours);
     }
     this.sending = false;
+    if (this.stale) return this.again();
     this.show();
     void this.work();
   }
@@ -192,8 +191,7 @@ export class EditQueue {
       const label = edit.kind === 'change' ? edit.label : edit.kind === 'hear' ? edit.words : edit.kind;
       // Words are heard again on the newest version, and a step back has another meaning there: neither is a choice.
       if (edit.kind === 'hear') {
-        this.conflict = null;
-        void this.again();
+        this.stale = true;
         return;
       }
       this.conflict = { theirs, theirVersion, differences, label, yours };
@@ -210,15 +208,17 @@ export class EditQueue {
     first.done(false);
   }
 
-  /** Fetches the newest version and tries the first change on it. */
+  /** Fetches the newest version and tries the first change on it. Nothing is sent on the old one meanwhile. */
   private async again(): Promise<void> {
-    this.held = true;
+    this.stale = false;
+    this.sending = true;
     try {
       this.base = await this.world.fetch(this.base.id);
-      this.held = false;
     } catch (problem) {
+      this.held = true;
       this.error = problemInWords(problem);
     }
+    this.sending = false;
     this.show();
     void this.work();
   }

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import { compareTyres } from '../../checks/compareTyres.ts';
-import { CHECK_IN_WORDS, foundInWords, SOUND_RESULT } from '../../checkKinds/checkData.ts';
+import { checkInWords, SOUND_RESULT } from '../../checkKinds/checkData.ts';
 import { kindOf } from '../../checkKinds/checkTypes.ts';
 import { readCheck } from '../../checks/readCheck.ts';
 import type { Check } from '../../vocabulary/check.ts';
@@ -67,7 +67,7 @@ export const checkFinding = (
     };
   return {
     path: `checks[${i}]`,
-    label: `${CHECK_IN_WORDS[check.check]}: ${foundInWords(check)}`,
+    label: checkInWords(check),
     wheelEnd: end,
     mechanism: mechanismOf(check.check, either.result),
     kind: 'check',
