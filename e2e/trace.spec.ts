@@ -84,6 +84,44 @@ test('columns nobody can guess are asked for once and remembered', async ({ page
   await page.reload();
   await give();
   await expect(page.getByRole('button', { name: /front right once every turn/ })).toBeVisible();
+  // Another circumference is another study of the same columns.
+  await page.getByLabel(/Metres a turn/).fill('2.1');
+  await page.keyboard.press('Enter');
+  await page.waitForTimeout(1500);
+  await expect(page.getByText('2.100 m (6.89 ft)')).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /front right once every turn/ })).toBeVisible();
+});
+
+test('a reading is judged by the limits of the shop', async ({ page, request }) => {
+  const shop = (await (await request.get('/api/shop')).json()) as { overrides: Record<string, number> };
+  const put = (overrides: Record<string, number>) =>
+    request.put('/api/shop', { data: { ...shop, overrides } });
+  const made = (await (
+    await request.post('/api/dockets', {
+      data: {
+        docket: {
+          format: 'hardy-spoke/docket',
+          version: 1,
+          vehicle: { axles: 2, wheelEnds: { A1: { sensor: 'passive', mounting: 'separate' } } },
+          codes: [{ module: 'ABS', code: 'C0031-13', status: 'active' }],
+        },
+      },
+    })
+  ).json()) as { id: string };
+  try {
+    await put({ ...shop.overrides, 'resistance.passive.high': 1100 });
+    await page.goto(`/docket/${made.id}`);
+    await expect(page.getByTestId('verdict')).toBeVisible();
+    await page.keyboard.press('c');
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'meter the resistance' }).click();
+    await dialog.getByLabel('reading, ohm').fill('1500');
+    await expect(dialog).toContainText(/above 800 ohm to 1,100 ohm/);
+  } finally {
+    await put(shop.overrides);
+  }
 });
 
 test('a long study is stopped, the page answers meanwhile, and a bad log loses nothing', async ({ page }) => {

@@ -1,4 +1,5 @@
 import type { CheckKind } from './checkKind.ts';
+import { WHEEL_SIDE } from './wheelSide.ts';
 
 /** Metering the battery. */
 export const battery = {
@@ -14,7 +15,6 @@ export const battery = {
   lifts: false,
   driven: false,
   needs: ['not-a-trailer'],
-  after: [],
   between: ', ',
   fields: {
     restingVolts: {
@@ -41,7 +41,6 @@ export const battery = {
     good: 'not the supply',
     weak: 'charge, clear and read again first',
   },
-  silent: [],
   computed: true,
   tables: {
     battery: {
@@ -59,20 +58,7 @@ export const battery = {
           },
         ],
       },
-      unmoved: [
-        'sensor',
-        'sender',
-        'joint',
-        'loom',
-        'wrong-sensor',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['sensor', 'sender', 'joint', 'loom', 'wrong-sensor', 'wrong-target', ...WHEEL_SIDE],
     },
   },
   limits: {

@@ -14,7 +14,6 @@ export const bearingNoise = {
   lifts: true,
   driven: false,
   needs: ['wheel'],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -24,8 +23,6 @@ export const bearingNoise = {
     none: 'points away from the bearing',
     growl: 'the bearing is worn',
   },
-  amounts: {},
-  silent: [],
   worst: ['none', 'growl'],
   computed: false,
   tables: {

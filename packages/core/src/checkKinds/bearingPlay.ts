@@ -14,7 +14,6 @@ export const bearingPlay = {
   lifts: true,
   driven: false,
   needs: ['wheel'],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -25,8 +24,6 @@ export const bearingPlay = {
     slight: 'the bearing is in doubt',
     clear: 'stop driving: hub first',
   },
-  amounts: {},
-  silent: [],
   worst: ['none', 'slight', 'clear'],
   computed: false,
   tables: {

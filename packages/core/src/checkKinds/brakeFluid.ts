@@ -14,7 +14,6 @@ export const brakeFluid = {
   lifts: false,
   driven: false,
   needs: null,
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -25,8 +24,6 @@ export const brakeFluid = {
     low: 'do not drive: worn pads or a leak',
     leaking: 'do not drive: a workshop, now',
   },
-  amounts: {},
-  silent: [],
   worst: ['full', 'low', 'leaking'],
   computed: false,
   tables: {},

@@ -107,7 +107,7 @@ export const checkInWords = (check: Check): string =>
 export const isPickedFault = (check: Check): boolean => {
   const picked = pickedResult(check);
   const { tables, silent, worst, tellsHowItStands } = kindOf(check.check) as CheckKind;
-  if (tellsHowItStands || picked === null || silent.includes(picked) || worst?.[0] === picked) return false;
+  if (tellsHowItStands || picked === null || silent?.includes(picked) || worst?.[0] === picked) return false;
   return !Object.values(tables).some(({ sound }) => sound === picked);
 };
 

@@ -82,18 +82,18 @@ export interface CheckKind {
   /** What must hold for the plan to propose it; null: it never does. */
   readonly needs: readonly CheckNeed[] | null;
   /** Checks that come before it, where they can be made. */
-  readonly after: readonly string[];
+  readonly after?: readonly string[];
   readonly fields: Readonly<Record<string, CheckField>>;
   /** What stands between its numbers on a chip, where that is no space. */
   readonly between?: string;
   /** Results one can pick, with what each suggests; none for a check that is only measured. */
   readonly results: Readonly<Record<string, string>>;
   /** Results a measurement amounts to, with what each suggests. */
-  readonly amounts: Readonly<Record<string, string>>;
+  readonly amounts?: Readonly<Record<string, string>>;
   /** Its results tell how things stand now: none of them is a fault found at a wheel. */
   readonly tellsHowItStands?: true;
   /** Results that say nothing. */
-  readonly silent: readonly string[];
+  readonly silent?: readonly string[];
   /** Results from harmless to worst, where of several readings the worse stands. */
   readonly worst?: readonly string[];
   /** Whether what it amounts to is worked out, in `checks/kinds/`; else the result is what was picked. */

@@ -14,7 +14,6 @@ export const clearAndDrive = {
   lifts: false,
   driven: true,
   needs: ['reader'],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -26,8 +25,6 @@ export const clearAndDrive = {
     'back-when-driven': 'target, gap or tyre',
     'back-on-bumps': 'wiring or bearing',
   },
-  amounts: {},
-  silent: [],
   computed: false,
   said: {
     'back-at-once':

@@ -14,7 +14,6 @@ export const lamps = {
   lifts: false,
   driven: false,
   needs: null,
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -25,9 +24,7 @@ export const lamps = {
     'out-by-itself': 'it comes and goes, or it is over',
     'out-after-clearing': 'it was over, or it has not come back yet',
   },
-  amounts: {},
   tellsHowItStands: true,
-  silent: [],
   computed: false,
   tables: {
     lamps: {

@@ -14,7 +14,6 @@ export const live = {
   lifts: false,
   driven: true,
   needs: ['reader'],
-  after: [],
   fields: {
     pattern: {
       is: 'result',
@@ -42,8 +41,6 @@ export const live = {
     'weak-at-low-speed': 'the gap is wide',
     noisy: 'target, bearing or interference',
   },
-  amounts: {},
-  silent: [],
   computed: true,
   said: {
     'no-signal':

@@ -41,7 +41,6 @@ export const meterAc = {
     weak: 'the gap or the ring is in doubt',
     none: 'the sensor is dead',
   },
-  silent: [],
   computed: true,
   tables: {
     'meter.ac': {

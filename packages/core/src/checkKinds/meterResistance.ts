@@ -1,4 +1,5 @@
 import type { CheckKind } from './checkKind.ts';
+import { WHEEL_SIDE } from './wheelSide.ts';
 
 /** Metering the resistance of sensor, loom or new part. */
 export const meterResistance = {
@@ -50,7 +51,6 @@ export const meterResistance = {
     high: 'the coil is bad or the wrong one',
     'says-nothing': 'an ohmmeter does not judge an active sensor',
   },
-  silent: [],
   computed: true,
   tables: {
     'meter.resistance.passive': {
@@ -109,7 +109,7 @@ export const meterResistance = {
           },
         ],
       },
-      unmoved: ['loom', 'wrong-target', 'ring', 'encoder', 'bearing', 'seating', 'tyre', 'none-present'],
+      unmoved: ['loom', 'wrong-target', ...WHEEL_SIDE],
     },
     'meter.resistance.active': {
       sound: 'says-nothing',
@@ -139,18 +139,7 @@ export const meterResistance = {
           },
         ],
       },
-      unmoved: [
-        'joint',
-        'loom',
-        'wrong-sensor',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['joint', 'loom', 'wrong-sensor', 'wrong-target', ...WHEEL_SIDE],
     },
     'meter.resistance.harness': {
       sound: 'continuous',
@@ -180,18 +169,7 @@ export const meterResistance = {
           },
         ],
       },
-      unmoved: [
-        'sensor',
-        'sender',
-        'wrong-sensor',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['sensor', 'sender', 'wrong-sensor', 'wrong-target', ...WHEEL_SIDE],
     },
     'meter.resistance.new-part': {
       sound: 'sound',
@@ -226,17 +204,7 @@ export const meterResistance = {
           },
         ],
       },
-      unmoved: [
-        'joint',
-        'loom',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['joint', 'loom', 'wrong-target', ...WHEEL_SIDE],
     },
   },
   limits: {

@@ -1,4 +1,5 @@
 import type { CheckKind } from './checkKind.ts';
+import { WHEEL_SIDE } from './wheelSide.ts';
 
 /** Metering the supply of an active sensor at the open plug. */
 export const meterSupply = {
@@ -31,7 +32,6 @@ export const meterSupply = {
     low: 'a bad joint on the way',
     absent: 'the loom or the controller is bad',
   },
-  silent: [],
   computed: true,
   tables: {
     'meter.supply': {
@@ -75,18 +75,7 @@ export const meterSupply = {
           },
         ],
       },
-      unmoved: [
-        'sensor',
-        'sender',
-        'wrong-sensor',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['sensor', 'sender', 'wrong-sensor', 'wrong-target', ...WHEEL_SIDE],
     },
   },
   limits: {

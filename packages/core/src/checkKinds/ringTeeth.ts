@@ -14,7 +14,6 @@ export const ringTeeth = {
   lifts: true,
   driven: false,
   needs: ['ring-seen'],
-  after: [],
   fields: {
     counted: {
       is: 'count',
@@ -38,7 +37,6 @@ export const ringTeeth = {
     match: 'the ring is the right one',
     differ: 'a ring of the wrong kind was fitted',
   },
-  silent: [],
   computed: true,
   tables: {
     'ring.teeth': {

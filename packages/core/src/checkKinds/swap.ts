@@ -15,7 +15,6 @@ export const swap = {
   lifts: true,
   driven: false,
   needs: ['separate'],
-  after: [],
   fields: {
     with: {
       is: 'wheel',
@@ -29,8 +28,6 @@ export const swap = {
     'fault-stayed': 'not the sensor',
     'fault-followed': 'the sensor is bad',
   },
-  amounts: {},
-  silent: [],
   computed: false,
   said: {
     'fault-followed':

@@ -14,7 +14,6 @@ export const tyres = {
   lifts: false,
   driven: false,
   needs: ['tyres-not-known'],
-  after: [],
   fields: {
     sizes: {
       is: 'sizes',
@@ -25,7 +24,6 @@ export const tyres = {
     match: 'not the size',
     differ: 'the tyre is the cause',
   },
-  silent: [],
   computed: true,
   tables: {
     tyres: {

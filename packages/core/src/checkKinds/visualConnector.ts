@@ -1,4 +1,5 @@
 import type { CheckKind } from './checkKind.ts';
+import { WHEEL_SIDE } from './wheelSide.ts';
 
 /** Looking into the plug in the arch. */
 export const visualConnector = {
@@ -14,7 +15,6 @@ export const visualConnector = {
   lifts: true,
   driven: false,
   needs: ['joint-not-fresh'],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -28,8 +28,6 @@ export const visualConnector = {
     'earlier-repair': 'the joint is in doubt',
     'shell-broken': 'the joint is bad',
   },
-  amounts: {},
-  silent: [],
   computed: false,
   looks: {
     plug: {
@@ -98,17 +96,7 @@ export const visualConnector = {
           },
         ],
       },
-      unmoved: [
-        'sensor',
-        'sender',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['sensor', 'sender', 'wrong-target', ...WHEEL_SIDE],
     },
   },
 } as const satisfies CheckKind;

@@ -1,4 +1,5 @@
 import type { CheckKind } from './checkKind.ts';
+import { WHEEL_SIDE } from './wheelSide.ts';
 
 /** Looking along the loom. */
 export const visualHarness = {
@@ -14,7 +15,6 @@ export const visualHarness = {
   lifts: true,
   driven: false,
   needs: [],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -27,8 +27,6 @@ export const visualHarness = {
     corroded: 'the loom is bad',
     'earlier-repair': 'the loom is in doubt',
   },
-  amounts: {},
-  silent: [],
   computed: false,
   looks: {
     loom: {
@@ -80,18 +78,7 @@ export const visualHarness = {
           },
         ],
       },
-      unmoved: [
-        'sensor',
-        'sender',
-        'wrong-sensor',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['sensor', 'sender', 'wrong-sensor', 'wrong-target', ...WHEEL_SIDE],
     },
   },
 } as const satisfies CheckKind;

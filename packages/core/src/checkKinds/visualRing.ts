@@ -14,7 +14,6 @@ export const visualRing = {
   lifts: true,
   driven: false,
   needs: ['ring-seen'],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -29,7 +28,6 @@ export const visualRing = {
     dirty: 'clean it and try again',
     'not-visible': '',
   },
-  amounts: {},
   silent: ['not-visible'],
   computed: false,
   looks: {

@@ -15,7 +15,6 @@ export const visualSensor = {
   lifts: true,
   driven: false,
   needs: ['not-in-hub'],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -31,8 +30,6 @@ export const visualSensor = {
     'lead-damaged': 'the sensor lead is bad',
     snapped: 'the sensor is broken: sell one',
   },
-  amounts: {},
-  silent: [],
   computed: false,
   looks: {
     sensor: {

@@ -1,4 +1,5 @@
 import type { CheckKind } from './checkKind.ts';
+import { WHEEL_SIDE } from './wheelSide.ts';
 
 /** Moving lead, plug and loom while the signal is watched. */
 export const wiggle = {
@@ -14,7 +15,6 @@ export const wiggle = {
   lifts: true,
   driven: false,
   needs: [],
-  after: [],
   fields: {
     result: {
       is: 'result',
@@ -24,8 +24,6 @@ export const wiggle = {
     steady: 'says little',
     changes: 'a joint or a conductor is broken',
   },
-  amounts: {},
-  silent: [],
   computed: false,
   said: {
     changes:
@@ -68,16 +66,7 @@ export const wiggle = {
           },
         ],
       },
-      unmoved: [
-        'wrong-sensor',
-        'wrong-target',
-        'ring',
-        'encoder',
-        'bearing',
-        'seating',
-        'tyre',
-        'none-present',
-      ],
+      unmoved: ['wrong-sensor', 'wrong-target', ...WHEEL_SIDE],
     },
   },
 } as const satisfies CheckKind;

@@ -22,5 +22,5 @@ export const readCheck = (
   if (computed) return computed.reads(check as never, sensor, a, range);
   const { name, silent, tables } = kindOf(check.check) as CheckKind;
   const result = pickedResult(check);
-  return result === null || silent.includes(result) || !(name in tables) ? null : { table: name, result };
+  return result === null || silent?.includes(result) || !(name in tables) ? null : { table: name, result };
 };

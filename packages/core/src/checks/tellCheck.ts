@@ -12,6 +12,6 @@ export const tellCheck = (check: Check, setting: CheckSetting, a: Assumptions): 
   if (tells) return tells(check as never, setting, a);
   const { silent } = kindOf(check.check) as CheckKind;
   const picked = pickedResult(check);
-  if (picked !== null && silent.includes(picked)) return { lines: [], says: 'nothing' };
+  if (picked !== null && silent?.includes(picked)) return { lines: [], says: 'nothing' };
   return { lines: [], says: isPickedFault(check) ? 'faulty' : 'sound' };
 };

@@ -103,7 +103,7 @@ export const availableChecks = (
             check: name,
             table: name in tables ? name : `${name}.${sensor ?? 'passive'}`,
             setup,
-            after: driven && rockFirst ? ['bearing.play' as const] : (after as readonly CheckName[]),
+            after: driven && rockFirst ? ['bearing.play' as const] : ((after ?? []) as readonly CheckName[]),
           },
         ],
   );
