@@ -3,6 +3,13 @@ let field: HTMLTextAreaElement | HTMLInputElement | null = null;
 /** Words came while there was no line: the next one takes the focus. */
 let wanted = false;
 
+let lineWent = (): void => undefined;
+
+/** Calls `act` whenever a line leaves the screen. */
+export const whenLineGoes = (act: () => void): void => {
+  lineWent = act;
+};
+
 /** Words were sent from the line and another line may take its place at any moment: a key must not fall between. */
 let handing = false;
 
@@ -41,5 +48,6 @@ export const lineCame = (line: HTMLTextAreaElement | HTMLInputElement): (() => v
   wanted = false;
   return () => {
     if (field === line) field = null;
+    lineWent();
   };
 };

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { Burst, TOGETHER_MS } from './burst.ts';
+import { Burst, TOGETHER_MS, WORDS_REST_MS } from './burst.ts';
 
 /** Plays keys at their times against a clock of its own. */
 const play = (keys: ReadonlyArray<readonly [string, number]>): { commands: string; words: string } => {
@@ -65,8 +65,19 @@ test('a key close after one that went into the words by itself is no command', (
   });
   burst.note(0);
   burst.key('e', 8);
-  burst.key('u', 8 + 2 * TOGETHER_MS);
-  expect([words, commands]).toEqual(['e', 'u']);
+  burst.key(' ', 8 + 2 * TOGETHER_MS);
+  burst.key('u', 8 + 2 * TOGETHER_MS + WORDS_REST_MS);
+  expect([words, commands]).toEqual(['e ', 'u']);
+  burst.note(5000);
+  burst.rest();
+  burst.key('c', 5010);
+  expect([words, commands]).toEqual(['e ', 'uc']);
+});
+
+test('words go on over the pauses of a hand or a busy computer', () => {
+  const [first, second] = [typed('no play', 60), typed('rear right', 60, 6 * 60 + 3 * TOGETHER_MS)];
+  expect(play([...first, ...second])).toEqual({ commands: '', words: 'no playrear right' });
+  expect(play([...first, ['c', 360 + WORDS_REST_MS]])).toEqual({ commands: 'c', words: 'no play' });
 });
 
 test('every key is heard once, as one or the other, in its order', () => {

@@ -1,5 +1,7 @@
 /** Keys this close together, in milliseconds, are words; a command is a letter alone. */
 export const TOGETHER_MS = 140;
+/** Words that have begun go on until keys rest this long, in milliseconds: between words a hand stays longer. */
+export const WORDS_REST_MS = 1000;
 
 /** What telling words from commands needs of the world. */
 export interface BurstWorld {
@@ -13,42 +15,52 @@ export interface BurstWorld {
 
 /**
  * Tells words from single-key commands: a key is a command only when no other comes close before or after it. Every key
- * of a burst goes to the words, the first one too.
+ * of a burst goes to the words, the first one too, and what follows them until the hand rests.
  */
 export class Burst {
   private alone: string | null = null;
   private callOff: (() => void) | null = null;
   private last = -Infinity;
+  private inWords = false;
 
   constructor(private readonly world: BurstWorld) {}
 
   /** Whether words are being typed at this time. */
   isTyping(at: number): boolean {
-    return this.alone !== null || at - this.last < TOGETHER_MS;
+    return this.alone !== null || at - this.last < (this.inWords ? WORDS_REST_MS : TOGETHER_MS);
   }
 
   /** A key went into the words by itself: what comes close after it is no command, should the field be gone. */
   note(at: number): void {
     this.last = at;
+    this.inWords = true;
+  }
+
+  /** Words ended by something that is none of them, a click or a key such as Escape: the next key may be a command. */
+  rest(): void {
+    this.last = -Infinity;
+    this.inWords = false;
   }
 
   /** A printable key at a time in milliseconds. */
   key(key: string, at: number): void {
-    const together = at - this.last < TOGETHER_MS;
+    const together = this.isTyping(at);
     this.last = at;
     this.callOff?.();
     this.callOff = null;
-    if (this.alone !== null || together) {
+    if (together) {
+      this.inWords = true;
       this.world.words((this.alone ?? '') + key);
       this.alone = null;
       return;
     }
+    this.inWords = false;
     this.alone = key;
     this.callOff = this.world.later(() => {
       this.alone = null;
       this.callOff = null;
       // What comes after a command that was carried out is no part of it.
-      this.last = -Infinity;
+      this.rest();
       this.world.command(key);
     }, TOGETHER_MS);
   }

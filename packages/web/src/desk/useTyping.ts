@@ -1,8 +1,8 @@
 import { useEffect, useEffectEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { focusLine, hasLine, isHandingOver, isLine } from '../counter/line.ts';
+import { focusLine, hasLine, isHandingOver, isLine, whenLineGoes } from '../counter/line.ts';
 import { useCounter } from '../state/useCounter.ts';
-import { Burst } from './burst.ts';
+import { Burst, TOGETHER_MS } from './burst.ts';
 import { commandFor } from './commands.ts';
 import { isDialogOpen } from './dialogs.ts';
 
@@ -10,6 +10,19 @@ const FIELD =
   'input:not([type=button]):not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable="true"], [role=combobox]';
 /** A screen being opened brings its counter line within this time; one that has none is left for one that has. */
 const LINE_COMES_MS = 600;
+
+/** A timer this much late, in milliseconds, says that the page was busy: keys may be waiting. */
+const BUSY_MS = 30;
+
+/** Calls back after `ms`; where the page was busy meanwhile, only when the keys that waited have been heard. */
+const unhurried = (act: () => void, ms: number): (() => void) => {
+  const due = performance.now() + ms;
+  let timer = setTimeout(() => {
+    if (performance.now() - due < BUSY_MS) act();
+    else timer = setTimeout(act, TOGETHER_MS);
+  }, ms);
+  return () => clearTimeout(timer);
+};
 
 /** Where the words of a screen without a counter line go: to its docket, else to the counter. */
 const lineOf = (path: string): string => /^\/docket\/[^/]+/.exec(path)?.[0] ?? '/';
@@ -26,25 +39,36 @@ export const useTyping = (): void => {
     let leave: ReturnType<typeof setTimeout> | undefined;
     /** Whether the words being typed began outside the line. */
     let carried = false;
+    // The screen may be on its way out: whether there is a line is looked at when it has settled.
+    const bring = () => {
+      clearTimeout(leave);
+      leave = setTimeout(() => {
+        // A scan was taken back meanwhile: there is nothing to bring anywhere.
+        if (hasLine() || !useCounter.getState().text.trim()) return;
+        focusLine();
+        go(lineOf(window.location.pathname));
+      }, LINE_COMES_MS);
+    };
     const words = (characters: string) => {
       carried = true;
       useCounter.getState().append(characters);
       focusLine();
-      // The screen may be on its way out: whether there is a line is looked at when it has settled.
-      clearTimeout(leave);
-      leave = setTimeout(() => {
-        // A scan was taken back meanwhile: there is nothing to bring anywhere.
-        if (!hasLine() && useCounter.getState().text.trim()) go(lineOf(window.location.pathname));
-      }, LINE_COMES_MS);
+      bring();
     };
+    // The words were begun while a screen with a line was being left.
+    whenLineGoes(() => {
+      if (carried) bring();
+    });
     const burst = new Burst({
       words,
       command: (key) => commandFor(key)?.(),
-      later: (act, ms) => {
-        const timer = setTimeout(act, ms);
-        return () => clearTimeout(timer);
-      },
+      later: unhurried,
     });
+    /** What comes next is no more of the words typed so far. */
+    const ended = () => {
+      carried = false;
+      burst.rest();
+    };
     const isField = (target: EventTarget | null) =>
       target instanceof Element && target.closest(FIELD) !== null;
     /**
@@ -55,10 +79,11 @@ export const useTyping = (): void => {
     const goesOn = (event: KeyboardEvent): boolean => {
       if (!isLine(event.target)) return false;
       const printable = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
-      if (!printable || !burst.isTyping(event.timeStamp)) {
-        if (event.key !== 'Shift') carried = false;
+      if (!printable) {
+        if (event.key !== 'Shift') ended();
+        return false;
       }
-      if (!printable) return false;
+      if (!burst.isTyping(event.timeStamp)) carried = false;
       if (carried || isHandingOver()) {
         event.preventDefault();
         // In the line no key is a command, the first one neither.
@@ -78,6 +103,14 @@ export const useTyping = (): void => {
         return;
       }
       if (event.key.length !== 1) {
+        if (event.key === 'Backspace' && carried) {
+          event.preventDefault();
+          // The words wait for their line: a slip is mended on them.
+          const { text, type } = useCounter.getState();
+          type(text.slice(0, -1));
+          return;
+        }
+        if (event.key !== 'Shift') ended();
         const act = commandFor(event.key);
         if (!act) return;
         event.preventDefault();
@@ -101,9 +134,11 @@ export const useTyping = (): void => {
     };
     window.addEventListener('keydown', pressed);
     window.addEventListener('paste', pasted);
+    window.addEventListener('pointerdown', ended, true);
     return () => {
       window.removeEventListener('keydown', pressed);
       window.removeEventListener('paste', pasted);
+      window.removeEventListener('pointerdown', ended, true);
       clearTimeout(leave);
     };
   }, []);
