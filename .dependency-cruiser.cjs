@@ -52,7 +52,7 @@ module.exports = {
       to: {
         path: 'node_modules',
         pathNot:
-          'node_modules/(zod|pure-rand|dinero\\.js|chrono-node|damerau-levenshtein|@types/damerau-levenshtein|papaparse|@types/papaparse)/',
+          'node_modules/(zod|pure-rand|dinero\\.js|chrono-node|damerau-levenshtein|@types/damerau-levenshtein|papaparse|@types/papaparse|csv-parse)/',
       },
     },
     {

@@ -21,7 +21,7 @@ const writeFiles = async (folder: string, rows: number, vehicles: number, parts:
     stream.end();
     await once(stream, 'finish');
   };
-  const columns = (file: string) => (CATALOGUE_TABLES.find((t) => t.file === file)?.columns ?? []).join(',');
+  const columns = (file: string) => (CATALOGUE_TABLES.find((t) => t.file === file)?.headings ?? []).join(',');
   await write(
     'vehicles.csv',
     (function* () {
@@ -36,14 +36,14 @@ const writeFiles = async (folder: string, rows: number, vehicles: number, parts:
       yield columns('parts.csv');
       for (let i = 0; i < parts; i++) {
         const twelve = `299${String(i).padStart(9, '0')}`;
-        yield `WS${100000 + i},sensor,good,Corvane,"wheel speed sensor, ${MAKES[i % 5]} Line ${i % vehicles}, ${random.pick(WORDS)} ${random.pick(WORDS)}",${20 + (i % 60)}.50,${i % 4},A${i % 30},1,24,1,0,${twelve}${eanCheckDigit(twelve)},,G${i % 20000},,reach=${20 + (i % 30)},colour=grey,`;
+        yield `WS${100000 + i},sensor,good,Corvane,"wheel speed sensor, ${MAKES[i % 5]} Line ${i % vehicles}, ${random.pick(WORDS)} ${random.pick(WORDS)}",${20 + (i % 60)}.50,${i % 4},A${i % 30},1,24,1,0,${twelve}${eanCheckDigit(twelve)},,G${i % 20000},,reach=${20 + (i % 30)},colour=grey,,,`;
       }
     })(),
   );
   await write(
     'applications.csv',
     (function* () {
-      yield APPLICATIONS.columns.join(',');
+      yield APPLICATIONS.headings.join(',');
       for (let i = 0; i < rows; i++)
         yield `WS${100000 + (i % parts)},v${Math.floor(i / (rows / vehicles))},A${1 + (i % 2)}${i % 4 < 2 ? 'L' : 'R'},${2010 + (i % 12)}-0${1 + (i % 9)},,`;
     })(),
@@ -65,7 +65,12 @@ export const catalogueTimes = async (rows = 1_000_000) => {
   await writeFiles(folder, rows, vehicles, parts);
   const orm = await openStore(join(folder, 'bench.sqlite'));
   const began = performance.now();
-  const report = await importCatalogue(orm, folder, 'whole', new AbortController().signal, () => undefined);
+  const report = await importCatalogue(orm, {
+    folder,
+    mode: 'whole',
+    signal: new AbortController().signal,
+    progress: () => undefined,
+  });
   const seconds = (performance.now() - began) / 1000;
   const put = Object.values(report.rows).reduce((sum, n) => sum + n, 0);
   const random = randomFrom(9);

@@ -1,26 +1,18 @@
 import { readFileSync } from 'node:fs';
-import Papa from 'papaparse';
-import { VEHICLES } from '../packages/core/src/catalogueFiles/tables.ts';
+import { readTable } from '../packages/core/src/catalogueFiles/readTable.ts';
+import { FLEET, VEHICLES } from '../packages/core/src/catalogueFiles/tables.ts';
 import {
   contextFor,
   hear,
   isRight,
   parseSentences,
 } from '../packages/core/src/practice/hearing/labelledSentences.ts';
-import type { FleetVehicle } from '../packages/core/src/vocabulary/catalogue.ts';
 
 /* Scores labelled sentences: `npm run score-sentences -- open [--quiet]`. */
 const root = new URL('..', import.meta.url).pathname;
-const csv = (file: string) =>
-  Papa.parse<Record<string, string>>(readFileSync(`${root}demo/${file}`, 'utf8'), {
-    header: true,
-    skipEmptyLines: true,
-  }).data;
-const vehicles = csv('vehicles.csv').map((row) => VEHICLES.read(row));
-const fleet = csv('fleet.csv').map(
-  (row) =>
-    ({ ...row, plate: row.plate || null, vin: row.vin || null, distanceKm: 1 }) as unknown as FleetVehicle,
-);
+const demo = (file: string) => readFileSync(`${root}demo/${file}`, 'utf8');
+const vehicles = readTable(VEHICLES, demo(VEHICLES.file));
+const fleet = readTable(FLEET, demo(FLEET.file));
 
 const [name = 'open', quiet] = process.argv.slice(2);
 const sentences = parseSentences(

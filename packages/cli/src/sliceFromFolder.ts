@@ -5,32 +5,20 @@ import {
   DICTIONARY,
   JOBS,
   PARTS,
+  readTable,
   SENSING,
   VEHICLES,
+  wheelEndsOf,
   type CatalogueSlice,
   type CatalogueTable,
   type CatalogueVehicle,
   type DictionaryEntry,
 } from '@hardy/core';
-import Papa from 'papaparse';
 import { join } from 'node:path';
 import { readSource } from './readSource.ts';
 
-const rows = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> => {
-  const { data } = Papa.parse<Record<string, string>>(await readSource(join(folder, table.file)), {
-    header: true,
-    skipEmptyLines: true,
-  });
-  return data.map((cells, i) => {
-    try {
-      return table.read(cells);
-    } catch (error) {
-      if (error instanceof BadInput)
-        throw new BadInput(`${table.file} line ${i + 2}.${error.path}`, error.what);
-      throw error;
-    }
-  });
-};
+const rows = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> =>
+  readTable(table, await readSource(join(folder, table.file)));
 
 /**
  * What a catalogue folder knows about one vehicle.
@@ -43,12 +31,8 @@ export const sliceFromFolder = async (folder: string, vehicleId: string): Promis
       'vehicle.catalogueId',
       `"${vehicleId}" is not in the catalogue; look for it in ${VEHICLES.file}`,
     );
-  const sensing = (await rows(folder, SENSING)).filter((row) => row.vehicleId === vehicleId);
   return {
-    vehicle: {
-      ...vehicle,
-      wheelEnds: Object.fromEntries(sensing.map(({ vehicleId: _id, position, ...how }) => [position, how])),
-    },
+    vehicle: { ...vehicle, wheelEnds: wheelEndsOf(vehicleId, await rows(folder, SENSING)) },
     parts: await rows(folder, PARTS),
     applications: (await rows(folder, APPLICATIONS)).filter((row) => row.vehicleId === vehicleId),
     jobs: (await rows(folder, JOBS)).filter((row) => row.vehicleId === vehicleId),

@@ -9,13 +9,15 @@ export {
   CATALOGUE_TABLES,
   COMPANIONS,
   DICTIONARY,
+  FLEET,
   JOBS,
   PARTS,
   SENSING,
-  SensingLine,
   VEHICLES,
-  type CatalogueTable,
 } from './catalogueFiles/tables.ts';
+export type { CatalogueTable } from './catalogueFiles/catalogueTable.ts';
+export { keptName, type KeptRow } from './catalogueFiles/keptRow.ts';
+export { delimiterOf, readTable, wheelEndsOf } from './catalogueFiles/readTable.ts';
 export { CHECK_NAMES } from './checkKinds/checkTypes.ts';
 export { fitAll, type FitLine } from './fitment/fitQuestion.ts';
 export { chainOf, circlesIn } from './fitment/supersession.ts';
@@ -40,6 +42,7 @@ export {
   DictionaryEntry,
   FleetVehicle,
   JobNote,
+  type SensingLine,
   emptySlice,
 } from './vocabulary/catalogue.ts';
 export { Check } from './vocabulary/check.ts';

@@ -44,7 +44,7 @@ describe('catalogue files', () => {
   test('a part written and read is the same part, whatever is in its words', () => {
     fc.assert(
       fc.property(parts, (part) => {
-        const csv = Papa.unparse([PARTS.write(part)], { columns: [...PARTS.columns] });
+        const csv = Papa.unparse([PARTS.write(part)], { columns: [...PARTS.headings] });
         const [cells] = Papa.parse<Record<string, string>>(csv, { header: true }).data;
         expect(PARTS.read(cells!)).toEqual({ ...part, description: part.description.trim() });
       }),

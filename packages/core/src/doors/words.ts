@@ -37,6 +37,7 @@ export {
 export type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 export { totalCents } from '../vocabulary/money.ts';
 export { PART_FIGURES } from '../vocabulary/partFigures.ts';
+export { CATALOGUE_FILES } from '../vocabulary/catalogueFile.ts';
 export { isEan13 } from '../vocabulary/partNumber.ts';
 export type { ShopSettings } from '../vocabulary/shop.ts';
 export type { TraceFinding, TraceReading } from '../vocabulary/traceReading.ts';

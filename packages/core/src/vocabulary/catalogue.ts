@@ -1,7 +1,19 @@
 import { z } from 'zod';
+import { column } from './catalogueColumn.ts';
 import { PartialDate, WheelEndArchitecture } from './docket.ts';
 import { AxleOrWheelEnd, WheelEnd } from './wheelEnd.ts';
-import { Driveline, Knuckle, PartClass, SaltExposure, Side } from './words.ts';
+import { Driveline, Knuckle, Mounting, PartClass, SaltExposure, SensorType, Side, Target } from './words.ts';
+
+/*
+ * Each row is declared here once: heading, cell, column of the database and API follow from its field
+ * (`catalogueFiles/columns.ts`). A field more is a line here and a migration.
+ */
+
+const vehicleId = z.string().min(1).register(column, { refersTo: 'vehicle', indexed: true });
+const indexed = <T extends z.ZodType>(schema: T): T => {
+  column.add(schema, { indexed: true });
+  return schema;
+};
 
 /** Quality tiers, dearest first. */
 export const Tier = z.enum(['dealer', 'good', 'budget']);
@@ -10,12 +22,12 @@ export type Tier = z.infer<typeof Tier>;
 /** A line of vehicles the catalogue knows. */
 export const CatalogueVehicle = z.object({
   id: z.string().min(1),
-  make: z.string().min(1),
-  model: z.string().min(1),
+  make: indexed(z.string().min(1)),
+  model: indexed(z.string().min(1)),
   /** What is under the body, shared with other lines. */
   platform: z.string().min(1).nullable().default(null),
   /** Everyday words for it: minibus, gritter, pickup. */
-  kind: z.string().min(1),
+  kind: indexed(z.string().min(1)),
   builtFrom: PartialDate,
   builtTo: PartialDate.nullable(),
   axles: z.number().int().min(1).max(9),
@@ -26,16 +38,27 @@ export const CatalogueVehicle = z.object({
   tyre: z.string().nullable(),
   /** Which maker's code dictionary its controllers use. */
   dictionary: z.string().nullable(),
-  wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture),
+  wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture).default({}).register(column, { elsewhere: true }),
 });
 export type CatalogueVehicle = z.infer<typeof CatalogueVehicle>;
+
+/** How one axle or wheel end of a vehicle senses. */
+export const SensingLine = z.object({
+  vehicleId,
+  position: AxleOrWheelEnd.clone().register(column, { onAxle: true }),
+  sensor: SensorType.nullable(),
+  mounting: Mounting.nullable(),
+  target: Target.nullable(),
+  ringSoldAlone: z.boolean().nullable(),
+});
+export type SensingLine = z.infer<typeof SensingLine>;
 
 /** One vehicle of the fleet the counter looks after. */
 export const FleetVehicle = z.object({
   fleetNumber: z.string().min(1),
-  plate: z.string().nullable(),
-  vin: z.string().nullable(),
-  vehicleId: z.string().min(1),
+  plate: indexed(z.string().nullable()),
+  vin: indexed(z.string().nullable()),
+  vehicleId,
   buildDate: PartialDate.nullable(),
   saltExposure: SaltExposure.nullable(),
   distanceKm: z.number().nullable(),
@@ -46,15 +69,11 @@ export type FleetVehicle = z.infer<typeof FleetVehicle>;
 /** A part on the shelf. `companion` is what goes along: bolts, clips, seals, grease. Money in cents. */
 export const CataloguePart = z.object({
   number: z.string().min(1),
-  partClass: z.union([PartClass, z.literal('companion')]),
+  partClass: indexed(z.union([PartClass, z.literal('companion')])),
   tier: Tier,
   brand: z.string().min(1),
   description: z.string().min(1),
-  priceCents: z.number().int().min(0),
-  /** What the shop pays for it; null where the file does not say. Never shown to the customer. */
-  costCents: z.number().int().min(0).nullable().default(null),
-  /** Deposit on the old part, paid back when it is brought in. */
-  coreCents: z.number().int().min(0).default(0),
+  priceCents: z.number().int().min(0).register(column, { heading: 'price', as: 'money' }),
   stock: z.number().int().min(0),
   bin: z.string().nullable(),
   supplierDays: z.number().min(0),
@@ -63,11 +82,11 @@ export const CataloguePart = z.object({
   packQuantity: z.number().int().min(1).default(1),
   branchStock: z.number().int().min(0).default(0),
   /** EAN-13 or the maker's own code, as a scanner gives it. */
-  barcode: z.string().min(1).max(40).nullable().default(null),
+  barcode: indexed(z.string().min(1).max(40).nullable().default(null)),
   /** The number that took its place. */
-  supersededBy: z.string().min(1).nullable().default(null),
+  supersededBy: indexed(z.string().min(1).nullable().default(null)),
   /** Parts with the same word here do the same job, in whatever tier. */
-  interchange: z.string().min(1).nullable().default(null),
+  interchange: indexed(z.string().min(1).nullable().default(null)),
   /** What a kit holds: part number and pieces. */
   contents: z.array(z.object({ number: z.string().min(1), quantity: z.number().int().min(1) })).default([]),
   /** Lengths in millimetres and counts, by figure. */
@@ -75,16 +94,26 @@ export const CataloguePart = z.object({
   /** What is seen: colour, keying, tooth form. */
   looks: z.record(z.string(), z.string().min(1).max(40)).default({}),
   /** Resistance of a passive sensor at 20 degC, ohm. */
-  ohmsLow: z.number().min(0).nullable().default(null),
-  ohmsHigh: z.number().min(0).nullable().default(null),
+  ohmsLow: z.number().min(0).nullable().default(null).register(column, { heading: 'ohms', as: 'low' }),
+  ohmsHigh: z.number().min(0).nullable().default(null).register(column, { heading: 'ohms', as: 'high' }),
+  /** What the shop pays for it; null where the file does not say. Never shown to the customer. */
+  costCents: z
+    .number()
+    .int()
+    .min(0)
+    .nullable()
+    .default(null)
+    .register(column, { heading: 'cost', as: 'money' }),
+  /** Deposit on the old part, paid back when it is brought in. */
+  coreCents: z.number().int().min(0).default(0).register(column, { heading: 'core', as: 'money' }),
 });
 export type CataloguePart = z.infer<typeof CataloguePart>;
 
 /** This part fits this vehicle, at these wheel ends, under these conditions. */
 export const Application = z.object({
-  partNumber: z.string().min(1),
-  vehicleId: z.string().min(1),
-  wheelEnds: z.array(WheelEnd).min(1),
+  partNumber: z.string().min(1).register(column, { refersTo: 'part', indexed: true }),
+  vehicleId: z.string().min(1).register(column, { refersTo: 'vehicle' }),
+  wheelEnds: z.array(WheelEnd).min(1).register(column, { onAxle: true }),
   builtFrom: PartialDate.nullable(),
   builtTo: PartialDate.nullable(),
   /** What else must be so: `hubMaker` is `Corvane`, `steeringSide` is `left`. */
@@ -94,8 +123,8 @@ export type Application = z.infer<typeof Application>;
 
 /** How the work goes on this vehicle: hours, access, torque. One row for each axle and part class. */
 export const JobNote = z.object({
-  vehicleId: z.string().min(1),
-  axle: z.number().int().min(1).max(9),
+  vehicleId,
+  axle: z.number().int().min(1).max(9).register(column, { onAxle: true }),
   partClass: PartClass,
   labourHours: z.number().min(0).max(40),
   access: z.string(),
@@ -107,9 +136,9 @@ export type JobNote = z.infer<typeof JobNote>;
 
 /** What goes with a part of this class; on one vehicle when `vehicleId` is given, on all otherwise. */
 export const CompanionRule = z.object({
-  partClass: PartClass,
-  vehicleId: z.string().nullable(),
-  companionNumber: z.string().min(1),
+  partClass: indexed(PartClass.clone()),
+  vehicleId: z.string().nullable().register(column, { refersTo: 'vehicle', indexed: true }),
+  companionNumber: z.string().min(1).register(column, { refersTo: 'part' }),
   quantity: z.number().int().min(1),
   why: z.string().min(1),
 });
@@ -118,7 +147,7 @@ export type CompanionRule = z.infer<typeof CompanionRule>;
 /** One entry of a maker's own code dictionary. */
 export const DictionaryEntry = z.object({
   dictionary: z.string().min(1),
-  code: z.string().min(1),
+  code: indexed(z.string().min(1)),
   module: z.string(),
   text: z.string().min(1),
 });

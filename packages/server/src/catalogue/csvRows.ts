@@ -1,7 +1,8 @@
-import { BadInput } from '@hardy/core';
+import { BadInput, delimiterOf } from '@hardy/core';
+import { CsvError, parse, type Info } from 'csv-parse';
 import { createReadStream } from 'node:fs';
 import { open } from 'node:fs/promises';
-import Papa from 'papaparse';
+import { pipeline, Transform } from 'node:stream';
 
 /** One row of a file with the line it begins on (the heading is line 1) and how many bytes have been read so far. */
 export interface CsvRow {
@@ -10,52 +11,105 @@ export interface CsvRow {
   readonly bytes: number;
 }
 
-const HEAD = 65536;
+/** A longer row is none: a quote was opened and not closed, or the file is no table. */
+const LONGEST_ROW = 1_000_000;
+const PIECE = 1 << 18;
+
+const piecesOf = (file: string): AsyncIterable<Buffer> => createReadStream(file, { highWaterMark: PIECE });
+
+/** Whether all of a file is UTF-8: a shop's file may have its first accent in the last row. */
+const isUtf8 = async (file: string): Promise<boolean> => {
+  const decoder = new TextDecoder('utf-8', { fatal: true });
+  try {
+    for await (const piece of piecesOf(file)) decoder.decode(piece, { stream: true });
+    decoder.decode();
+    return true;
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'ERR_ENCODING_INVALID_ENCODED_DATA') return false;
+    throw error;
+  }
+};
 
 /** UTF-16 by its mark or its zero bytes, UTF-8 when it is that, else Windows-1252. */
 const encodingOf = async (file: string): Promise<string> => {
   const handle = await open(file);
+  const head = Buffer.alloc(4);
+  let length: number;
   try {
-    const head = Buffer.alloc(HEAD);
-    const { bytesRead } = await handle.read(head, 0, HEAD, 0);
-    const bytes = head.subarray(0, bytesRead);
-    if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
-    if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
-    if (bytesRead > 3 && bytes[1] === 0 && bytes[3] === 0) return 'utf-16le';
-    try {
-      // Cut before a character that the head may have split.
-      new TextDecoder('utf-8', { fatal: true }).decode(bytes.subarray(0, Math.max(0, bytesRead - 4)));
-      return 'utf-8';
-    } catch {
-      return 'windows-1252';
-    }
+    ({ bytesRead: length } = await handle.read(head, 0, 4, 0));
   } finally {
     await handle.close();
   }
+  if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
+  if (head[0] === 0xfe && head[1] === 0xff) return 'utf-16be';
+  if (length > 3 && head[1] === 0 && head[3] === 0) return 'utf-16le';
+  return (await isUtf8(file)) ? 'utf-8' : 'windows-1252';
+};
+
+/** What a file says in its first line, to see what divides its cells. */
+const headingOf = async (file: string, encoding: string): Promise<string> => {
+  const decoder = new TextDecoder(encoding);
+  for await (const piece of piecesOf(file))
+    return decoder.decode(piece, { stream: true }).split(/\r?\n/, 1)[0] ?? '';
+  return '';
+};
+
+/** Bytes in any encoding to UTF-8, counted as they pass. */
+const toText = (encoding: string, count: (bytes: number) => void): Transform => {
+  const decoder = new TextDecoder(encoding);
+  return new Transform({
+    transform(piece: Buffer, _encoding, done) {
+      count(piece.length);
+      done(null, decoder.decode(piece, { stream: true }));
+    },
+    flush(done) {
+      done(null, decoder.decode());
+    },
+  });
+};
+
+/** Where our own end of the pipeline is left early, nobody is left to be told of it. */
+const left = (): void => undefined;
+
+const WRONG: Readonly<Partial<Record<CsvError['code'], string>>> = {
+  CSV_QUOTE_NOT_CLOSED: 'opens a quote that is never closed',
+  CSV_MAX_RECORD_SIZE: `is longer than ${LONGEST_ROW / 1e6} MB; a quote may have been opened and not closed`,
 };
 
 /**
  * The rows of a CSV file one after another, however large: comma or semicolon, any of the usual encodings.
- * @throws BadInput when a column is missing from the heading.
+ * @throws BadInput when the heading names hardly a column, a quote is not closed or a row has no end.
  */
 export async function* csvRows(
   file: string,
   name: string,
   columns: readonly string[],
 ): AsyncGenerator<CsvRow> {
-  const decoder = new TextDecoder(await encodingOf(file));
-  let rest = '';
-  let heading: string[] | null = null;
-  let delimiter = ',';
-  let next = 1;
+  const encoding = await encodingOf(file);
   let bytes = 0;
-  const rowsOf = function* (text: string): Generator<CsvRow> {
-    for (const cells of Papa.parse<string[]>(text, { delimiter }).data) {
-      const line = next;
+  const rows = pipeline(
+    createReadStream(file, { highWaterMark: PIECE }),
+    toText(encoding, (read) => (bytes += read)),
+    parse({
+      bom: true,
+      delimiter: delimiterOf(await headingOf(file, encoding)),
+      relax_column_count: true,
+      relax_quotes: true,
+      max_record_size: LONGEST_ROW,
+      info: true,
+    }),
+    left,
+  ) as unknown as AsyncIterable<{ record: string[]; info: Info }>;
+  let heading: string[] | null = null;
+  let line = 1;
+  try {
+    for await (const { record, info } of rows) {
       // A quoted cell may run over several lines of the file.
-      next += 1 + cells.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
+      const begins =
+        info.lines - record.reduce((breaks, cell) => breaks + (cell.match(/\r\n?|\n/g)?.length ?? 0), 0);
+      line = info.lines + 1;
       if (!heading) {
-        heading = cells.map((cell) => cell.replace(/^\uFEFF/, '').trim());
+        heading = record.map((cell) => cell.trim());
         const missing = columns.filter((column) => !heading?.includes(column));
         if (missing.length > columns.length / 2)
           throw new BadInput(
@@ -64,36 +118,16 @@ export async function* csvRows(
           );
         continue;
       }
-      if (cells.length === 1 && !cells[0]?.trim()) continue;
-      yield { cells: Object.fromEntries(heading.map((column, i) => [column, cells[i] ?? ''])), line, bytes };
+      if (record.length === 1 && !record[0]?.trim()) continue;
+      yield {
+        cells: Object.fromEntries(heading.map((column, i) => [column, record[i] ?? ''])),
+        line: begins,
+        bytes,
+      };
     }
-  };
-  /** The last line break outside quotes: a quoted cell may run over several lines. */
-  const lastBreak = (text: string): number => {
-    let quotes = 0;
-    for (let i = 0; i < text.length; i++) if (text.charCodeAt(i) === 34) quotes++;
-    let at = text.length - 1;
-    let odd = quotes % 2;
-    for (; at >= 0; at--) {
-      const code = text.charCodeAt(at);
-      if (code === 34) odd ^= 1;
-      else if (code === 10 && odd === 0) return at;
-    }
-    return -1;
-  };
-  for await (const chunk of createReadStream(file, { highWaterMark: 1 << 18 })) {
-    const buffer = chunk as Buffer;
-    bytes += buffer.length;
-    rest += decoder.decode(buffer, { stream: true });
-    if (!heading) {
-      const first = rest.slice(0, Math.max(0, rest.indexOf('\n')));
-      delimiter = first.split(';').length > first.split(',').length ? ';' : ',';
-    }
-    const end = lastBreak(rest);
-    if (end < 0) continue;
-    yield* rowsOf(rest.slice(0, end));
-    rest = rest.slice(end + 1);
+  } catch (error) {
+    if (error instanceof CsvError)
+      throw new BadInput(`${name} line ${line}`, WRONG[error.code] ?? error.message);
+    throw error;
   }
-  rest += decoder.decode();
-  if (rest.trim()) yield* rowsOf(rest);
 }

@@ -83,8 +83,13 @@ export const catalogueRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     const running = find(ctx.params.id);
     const { mode } = parse(API['POST /imports/:id/run'].body, ctx.request.body);
     running.state = 'running';
-    importCatalogue(orm, running.folder, mode, running.abort.signal, (part) => {
-      running.progress = part;
+    importCatalogue(orm, {
+      folder: running.folder,
+      mode,
+      signal: running.abort.signal,
+      progress: (part) => {
+        running.progress = part;
+      },
     })
       .then(
         (report) => {

@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { APPLICATIONS, COMPANIONS, DICTIONARY, FLEET, JOBS, PARTS, SENSING, VEHICLES } from '@hardy/core';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from '../tests/openScenario.ts';
-import { readScenario } from './readScenario.ts';
+import { readScenario, scenarioRows } from './readScenario.ts';
 
 let folder: string;
 beforeAll(() => {
@@ -22,14 +23,15 @@ const changed = (file: string, edit: (text: string) => string): string => {
 describe('the demo scenario', () => {
   test('has the variety a counter needs', async () => {
     const scenario = await readScenario(join(ROOT, 'demo'));
-    const fitted = scenario.parts.filter((part) => part.partClass !== 'companion');
-    expect(scenario.vehicles.length).toBeGreaterThanOrEqual(40);
-    expect(new Set(scenario.vehicles.map((v) => v.make)).size).toBe(6);
+    const [vehicles, parts] = [scenarioRows(scenario, VEHICLES), scenarioRows(scenario, PARTS)];
+    const fitted = parts.filter((part) => part.partClass !== 'companion');
+    expect(vehicles.length).toBeGreaterThanOrEqual(40);
+    expect(new Set(vehicles.map((v) => v.make)).size).toBe(6);
     expect(fitted.length).toBeGreaterThanOrEqual(400);
     expect(new Set(fitted.map((part) => part.tier))).toEqual(new Set(['dealer', 'good', 'budget']));
-    expect(scenario.dictionary.length).toBeGreaterThanOrEqual(80);
+    expect(scenarioRows(scenario, DICTIONARY).length).toBeGreaterThanOrEqual(80);
     expect(scenario.dockets).toHaveLength(12);
-    const ends = scenario.vehicles.flatMap((v) => Object.values(v.wheelEnds));
+    const ends = scenarioRows(scenario, SENSING);
     for (const [key, values] of Object.entries({
       sensor: ['passive', 'active'],
       mounting: ['separate', 'in-hub', 'centre'],
@@ -39,13 +41,19 @@ describe('the demo scenario', () => {
   });
 
   test('refers to nothing that is not there', async () => {
-    const { vehicles, parts, applications, jobs, fleet, companions } = await readScenario(join(ROOT, 'demo'));
-    const ids = new Set(vehicles.map((v) => v.id));
-    const numbers = new Set(parts.map((p) => p.number));
-    expect(numbers.size).toBe(parts.length);
-    for (const row of [...applications, ...jobs, ...fleet]) expect(ids).toContain(row.vehicleId);
-    for (const row of applications) expect(numbers).toContain(row.partNumber);
-    for (const rule of companions) expect(numbers).toContain(rule.companionNumber);
+    const scenario = await readScenario(join(ROOT, 'demo'));
+    const ids = new Set(scenarioRows(scenario, VEHICLES).map((v) => v.id));
+    const numbers = new Set(scenarioRows(scenario, PARTS).map((p) => p.number));
+    expect(numbers.size).toBe(scenarioRows(scenario, PARTS).length);
+    const naming = [
+      ...scenarioRows(scenario, SENSING),
+      ...scenarioRows(scenario, FLEET),
+      ...scenarioRows(scenario, APPLICATIONS),
+      ...scenarioRows(scenario, JOBS),
+    ];
+    for (const row of naming) expect(ids).toContain(row.vehicleId);
+    for (const row of scenarioRows(scenario, APPLICATIONS)) expect(numbers).toContain(row.partNumber);
+    for (const rule of scenarioRows(scenario, COMPANIONS)) expect(numbers).toContain(rule.companionNumber);
   });
 });
 

@@ -1,17 +1,7 @@
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import { createDocket, saveDocket } from '../store/docketStore.ts';
-import {
-  ApplicationRow,
-  CompanionRow,
-  DictionaryRow,
-  FleetRow,
-  JobRow,
-  PartRow,
-  SensingRow,
-  SettingRow,
-  VehicleRow,
-} from '../store/entities.ts';
-import { applicationToRow, partToRow, vehicleToRow } from '../store/catalogueRows.ts';
+import { putRows } from '../store/catalogueRows.ts';
+import { SettingRow } from '../store/entities.ts';
 import { readScenario } from './readScenario.ts';
 
 const HOUR = 3600_000;
@@ -26,19 +16,7 @@ export const seedScenario = async (
   const scenario = await readScenario(folder);
   const em = orm.em.fork();
   await em.transactional(async (tx) => {
-    await tx.insertMany(VehicleRow, scenario.vehicles.map(vehicleToRow));
-    await tx.insertMany(
-      SensingRow,
-      scenario.vehicles.flatMap((v) =>
-        Object.entries(v.wheelEnds).map(([position, a]) => ({ vehicleId: v.id, position, ...a })),
-      ),
-    );
-    await tx.insertMany(FleetRow, scenario.fleet);
-    await tx.insertMany(PartRow, scenario.parts.map(partToRow));
-    await tx.insertMany(ApplicationRow, scenario.applications.map(applicationToRow));
-    await tx.insertMany(JobRow, scenario.jobs);
-    await tx.insertMany(CompanionRow, scenario.companions);
-    await tx.insertMany<DictionaryRow>(DictionaryRow, scenario.dictionary);
+    for (const { table, rows } of scenario.catalogue) await putRows(tx, table, rows);
     await tx.insert(SettingRow, { key: 'shop', value: JSON.stringify(scenario.shop) });
   });
   for (const { docket, openedHoursAgo, closedHoursAgo } of [...scenario.dockets].sort(

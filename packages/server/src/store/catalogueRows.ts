@@ -1,144 +1,71 @@
-import {
-  type Application,
-  APPLICATIONS,
-  CataloguePart,
-  parse,
-  plainNumber,
-  type CatalogueVehicle,
-  type CompanionRule,
-  type JobNote,
-} from '@hardy/core';
-import type { InferEntity } from '@mikro-orm/core';
-import type { ApplicationRow, PartRow } from './entities.ts';
-
-/** A part as the database keeps it. */
-export const partToRow = (part: CataloguePart) => ({
-  ...part,
-  plainNumber: plainNumber(part.number),
-  contents: JSON.stringify(part.contents),
-  measures: JSON.stringify(part.measures),
-  looks: JSON.stringify(part.looks),
-});
-
-/** A part read back, checked. */
-export const partFromRow = (row: InferEntity<typeof PartRow>): CataloguePart =>
-  parse(
-    CataloguePart,
-    {
-      ...row,
-      bin: row.bin ?? null,
-      barcode: row.barcode ?? null,
-      supersededBy: row.supersededBy ?? null,
-      interchange: row.interchange ?? null,
-      ohmsLow: row.ohmsLow ?? null,
-      ohmsHigh: row.ohmsHigh ?? null,
-      costCents: row.costCents ?? null,
-      contents: JSON.parse(row.contents) as unknown,
-      measures: JSON.parse(row.measures) as unknown,
-      looks: JSON.parse(row.looks) as unknown,
-    },
-    `part ${row.number}`,
-  );
-
-export const applicationToRow = (row: Application) => ({
-  ...row,
-  wheelEnds: row.wheelEnds.join(' '),
-  conditions: JSON.stringify(row.conditions),
-  rowKey: APPLICATIONS.key(row),
-});
-
-export const applicationFromRow = (row: InferEntity<typeof ApplicationRow>): Application => ({
-  partNumber: row.partNumber,
-  vehicleId: row.vehicleId,
-  wheelEnds: row.wheelEnds.split(' '),
-  builtFrom: row.builtFrom ?? null,
-  builtTo: row.builtTo ?? null,
-  conditions: JSON.parse(row.conditions) as Record<string, string>,
-});
-
-export const vehicleToRow = ({ wheelEnds: _wheelEnds, ...row }: CatalogueVehicle) => row;
+import { keptName, type CatalogueTable } from '@hardy/core';
+import type { EntityManager } from '@mikro-orm/better-sqlite';
 
 type Raw = Readonly<Record<string, unknown>>;
-const text = (value: unknown): string | null => (typeof value === 'string' ? value : null);
-const flag = (value: unknown): boolean | null => (value == null ? null : Boolean(value));
 
-/* Rows as the database has them, without entity or schema: they were checked when they came in. */
+/** Rows as the database has them, without entities: a slice is read at every change of a docket. */
+export const rawRows = (em: EntityManager, sql: string, params: readonly unknown[] = []): Promise<Raw[]> =>
+  // In the transaction’s own context: the pool has one connection, another would wait for itself.
+  em.getConnection().execute<Raw[]>(sql, [...params], 'all', em.getTransactionContext());
 
-export const partFromRaw = (row: Raw): CataloguePart => ({
-  number: String(row.number),
-  partClass: row.part_class as CataloguePart['partClass'],
-  tier: row.tier as CataloguePart['tier'],
-  brand: String(row.brand),
-  description: String(row.description),
-  priceCents: Number(row.price_cents),
-  stock: Number(row.stock),
-  bin: text(row.bin),
-  supplierDays: Number(row.supplier_days),
-  warrantyMonths: Number(row.warranty_months),
-  packQuantity: Number(row.pack_quantity),
-  branchStock: Number(row.branch_stock),
-  barcode: text(row.barcode),
-  supersededBy: text(row.superseded_by),
-  interchange: text(row.interchange),
-  contents: row.contents === '[]' ? [] : (JSON.parse(String(row.contents)) as CataloguePart['contents']),
-  measures: JSON.parse(String(row.measures)) as CataloguePart['measures'],
-  looks: row.looks === '{}' ? {} : (JSON.parse(String(row.looks)) as CataloguePart['looks']),
-  ohmsLow: row.ohms_low == null ? null : Number(row.ohms_low),
-  ohmsHigh: row.ohms_high == null ? null : Number(row.ohms_high),
-  costCents: row.cost_cents == null ? null : Number(row.cost_cents),
-  coreCents: Number(row.core_cents),
-});
+/** Rows of a table of the catalogue; `rest` is what comes after its name in SQL. */
+export const catalogueRows = async <T>(
+  em: EntityManager,
+  table: CatalogueTable<T>,
+  rest = '',
+  params: readonly unknown[] = [],
+): Promise<T[]> =>
+  (await rawRows(em, `select * from "${table.name}" ${rest}`, params)).map((raw) => table.kept(raw));
 
-export const applicationFromRaw = (row: Raw): Application => ({
-  partNumber: String(row.part_number),
-  vehicleId: String(row.vehicle_id),
-  wheelEnds: String(row.wheel_ends).split(' '),
-  builtFrom: text(row.built_from),
-  builtTo: text(row.built_to),
-  conditions:
-    row.conditions === '{}' ? {} : (JSON.parse(String(row.conditions)) as Application['conditions']),
-});
+/** Marks for so many values of a list. */
+export const marks = (list: readonly unknown[]): string => list.map(() => '?').join(', ');
 
-export const jobFromRaw = (row: Raw): JobNote => ({
-  vehicleId: String(row.vehicle_id),
-  axle: Number(row.axle),
-  partClass: row.part_class as JobNote['partClass'],
-  labourHours: Number(row.labour_hours),
-  access: String(row.access),
-  tools: String(row.tools),
-  torques: String(row.torques),
-});
+/** Rows in one statement: SQLite takes no more values in one. */
+const MOST_VALUES = 30000;
 
-export const companionFromRaw = (row: Raw): CompanionRule => ({
-  partClass: row.part_class as CompanionRule['partClass'],
-  vehicleId: text(row.vehicle_id),
-  companionNumber: String(row.companion_number),
-  quantity: Number(row.quantity),
-  why: String(row.why),
-});
+const run = (em: EntityManager, sql: string, params: readonly unknown[]): Promise<unknown> =>
+  em.getConnection().execute(sql, [...params], 'run', em.getTransactionContext());
 
-export const sensingFromRaw = (row: Raw): CatalogueVehicle['wheelEnds'][string] =>
-  ({
-    sensor: text(row.sensor),
-    mounting: text(row.mounting),
-    target: text(row.target),
-    ringSoldAlone: flag(row.ring_sold_alone),
-  }) as CatalogueVehicle['wheelEnds'][string];
+const inSql = (value: unknown): unknown => (typeof value === 'boolean' ? Number(value) : value);
 
-export const vehicleFromRaw = (row: Raw, wheelEnds: CatalogueVehicle['wheelEnds']): CatalogueVehicle => ({
-  id: String(row.id),
-  make: String(row.make),
-  model: String(row.model),
-  platform: text(row.platform),
-  kind: String(row.kind),
-  builtFrom: String(row.built_from),
-  builtTo: text(row.built_to),
-  axles: Number(row.axles),
-  driveline: row.driveline as CatalogueVehicle['driveline'],
-  steeringSide: text(row.steering_side) as CatalogueVehicle['steeringSide'],
-  knuckle: text(row.knuckle) as CatalogueVehicle['knuckle'],
-  electric: Boolean(row.electric),
-  tyre: text(row.tyre),
-  dictionary: text(row.dictionary),
-  wheelEnds,
-});
+/**
+ * Puts rows into a table of the catalogue; one that is there already is changed. Straight SQL in as few statements as
+ * there may be: a catalogue has a million rows, and no entity is needed to carry them.
+ */
+export const putRows = async <T>(
+  em: EntityManager,
+  table: CatalogueTable<T>,
+  rows: readonly T[],
+): Promise<void> => {
+  const kept = rows.map((row) => table.keep(row));
+  const [first] = kept;
+  if (!first) return;
+  const fields = Object.keys(first);
+  const columns = fields.map((field) => `"${keptName(field)}"`);
+  let change = '';
+  if (table.unique) {
+    const known = keptName(table.unique);
+    change = ` on conflict ("${known}") do update set ${columns
+      .filter((name) => name !== `"${known}"`)
+      .map((name) => `${name} = excluded.${name}`)
+      .join(', ')}`;
+  } else {
+    const same = table.identity.map((field) => `"${keptName(field)}" is ?`).join(' and ');
+    for (const row of kept)
+      await run(
+        em,
+        `delete from "${table.name}" where ${same}`,
+        table.identity.map((field) => inSql(row[field])),
+      );
+  }
+  const each = Math.max(1, Math.floor(MOST_VALUES / fields.length));
+  const mark = `(${marks(fields)})`;
+  for (let at = 0; at < kept.length; at += each) {
+    const part = kept.slice(at, at + each);
+    await run(
+      em,
+      `insert into "${table.name}" (${columns.join(', ')}) values ${part.map(() => mark).join(', ')}${change}`,
+      part.flatMap((row) => fields.map((field) => inSql(row[field]))),
+    );
+  }
+};

@@ -1,8 +1,11 @@
 import {
+  APPLICATIONS,
   assumptionsWith,
   chainOf,
   matchPart,
+  PARTS,
   plainNumber,
+  VEHICLES,
   type CataloguePart,
   type MatchResult,
   type PartClass,
@@ -10,9 +13,8 @@ import {
 } from '@hardy/core';
 import type { PartView } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
-import { partFromRow } from './catalogueRows.ts';
+import { catalogueRows, marks } from './catalogueRows.ts';
 import { shopSettings } from './catalogueStore.ts';
-import { ApplicationRow, PartRow, VehicleRow } from './entities.ts';
 
 const MOST_FOUND = 30;
 /** Words shorter than a trigram cannot be looked up in the index. */
@@ -21,8 +23,8 @@ const LEAST_WORD = 3;
 const quoted = (text: string): string => `"${text.replace(/"/g, '""')}"`;
 
 const byNumbers = async (em: EntityManager, numbers: readonly string[]): Promise<CataloguePart[]> => {
-  const rows = await em.find(PartRow, { number: { $in: [...numbers] } });
-  const known = new Map(rows.map((row) => [row.number, partFromRow(row)]));
+  const parts = await catalogueRows(em, PARTS, `where number in (${marks(numbers)})`, numbers);
+  const known = new Map(parts.map((part) => [part.number, part]));
   return numbers.flatMap((number) => known.get(number) ?? []);
 };
 
@@ -148,9 +150,8 @@ const MOST_LINKS = 8;
 
 /** Null when there is no such part. */
 export const partView = async (em: EntityManager, number: string): Promise<PartView | null> => {
-  const row = await em.findOne(PartRow, { number });
-  if (!row) return null;
-  const part = partFromRow(row);
+  const [part] = await byNumbers(em, [number]);
+  if (!part) return null;
   const known = new Map([[part.number, part]]);
   let next = part.supersededBy;
   for (let i = 0; i < MOST_LINKS && next && !known.has(next); i++) {
@@ -160,12 +161,13 @@ export const partView = async (em: EntityManager, number: string): Promise<PartV
     next = later.supersededBy;
   }
   const group = part.interchange
-    ? (await em.find(PartRow, { interchange: part.interchange }, { limit: MOST_FOUND }))
-        .map(partFromRow)
-        .filter((other) => other.number !== number)
+    ? (
+        await catalogueRows(em, PARTS, `where interchange = ? limit ${MOST_FOUND}`, [part.interchange])
+      ).filter((other) => other.number !== number)
     : [];
-  const rows = await em.find(ApplicationRow, { partNumber: number }, { limit: MOST_FITS });
-  const vehicles = await em.find(VehicleRow, { id: { $in: rows.map(({ vehicleId }) => vehicleId) } });
+  const rows = await catalogueRows(em, APPLICATIONS, `where part_number = ? limit ${MOST_FITS}`, [number]);
+  const ids = rows.map(({ vehicleId }) => vehicleId);
+  const vehicles = await catalogueRows(em, VEHICLES, `where id in (${marks(ids)})`, ids);
   const names = new Map(vehicles.map(({ id, make, model }) => [id, `${make} ${model}`]));
   return {
     part,
@@ -177,10 +179,10 @@ export const partView = async (em: EntityManager, number: string): Promise<PartV
     ),
     fits: rows.map((each) => ({
       vehicle: names.get(each.vehicleId) ?? each.vehicleId,
-      wheelEnds: each.wheelEnds,
-      builtFrom: each.builtFrom ?? null,
-      builtTo: each.builtTo ?? null,
-      conditions: JSON.parse(each.conditions) as Record<string, string>,
+      wheelEnds: each.wheelEnds.join(' '),
+      builtFrom: each.builtFrom,
+      builtTo: each.builtTo,
+      conditions: each.conditions,
     })),
   };
 };
@@ -192,10 +194,11 @@ export const matchParts = async (
   readings: readonly Reading[],
   vehicleId: string | null,
 ): Promise<MatchResult> => {
-  const parts = (await em.find(PartRow, { partClass })).map(partFromRow);
-  const fits = vehicleId
-    ? new Set((await em.find(ApplicationRow, { vehicleId })).map(({ partNumber }) => partNumber))
-    : new Set<string>();
+  const parts = await catalogueRows(em, PARTS, 'where part_class = ?', [partClass]);
+  const applications = vehicleId
+    ? await catalogueRows(em, APPLICATIONS, 'where vehicle_id = ?', [vehicleId])
+    : [];
+  const fits = new Set(applications.map(({ partNumber }) => partNumber));
   const shop = await shopSettings(em);
   return matchPart(parts, partClass, readings, fits, assumptionsWith(shop.overrides));
 };

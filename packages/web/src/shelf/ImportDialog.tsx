@@ -6,18 +6,10 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
 import type { ImportProgress } from '@hardy/core/contract';
+import { CATALOGUE_FILES } from '@hardy/core/words';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { call, problemInWords } from '../api/client.ts';
 
-const FILES = [
-  'vehicles.csv',
-  'sensing.csv',
-  'parts.csv',
-  'applications.csv',
-  'jobs.csv',
-  'companions.csv',
-  'dictionary.csv',
-];
 const SHOWN = 12;
 /** How often a running import is asked how far it is, in milliseconds. */
 const POLL_MS = 300;
@@ -73,7 +65,7 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
       <DialogContent>
         <p className="gap">
           Out:{' '}
-          {[...FILES, 'manifest.json'].map((file) => (
+          {[...CATALOGUE_FILES, 'manifest.json'].map((file) => (
             <span key={file}>
               <a href={`/api/catalogue/${file}`} download={file}>
                 {file}
