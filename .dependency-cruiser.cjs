@@ -1,6 +1,7 @@
 /* Rooms of the core in the order the data walks: a room imports only from rooms before it. */
 const ROOMS = [
   'faultKinds',
+  'partKinds',
   'checkKinds',
   'vocabulary',
   'safety',

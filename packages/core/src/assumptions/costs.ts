@@ -1,35 +1,30 @@
+import type { PartKind } from '../partKinds/partKind.ts';
+import { PART_KINDS } from '../partKinds/partKinds.ts';
 import { BOLTS_SETTLE_DAYS } from '../safety/dangers.ts';
 import { chances, factors, judgement, row, type JudgementTable } from './judgement.ts';
 
-const CURES = 'Chance that this part, fitted well, takes the cause away.';
+const KINDS: readonly PartKind[] = PART_KINDS;
+
+const CURES: JudgementTable = Object.assign(
+  {},
+  ...KINDS.flatMap(({ part, cures, curesWhy, brings = [] }) => [
+    chances(
+      `cures.${part}`,
+      curesWhy ?? 'Chance that this part, fitted well, takes the cause away.',
+      cures as Record<string, number>,
+    ),
+    ...brings.map((built) =>
+      chances(`cures.${part}.${built.when}`, built.why, built.cures as Record<string, number>),
+    ),
+  ]),
+) as JudgementTable;
+
+const ofParts = (figure: 'price' | 'hours' | 'companions'): Record<string, number> =>
+  Object.fromEntries(KINDS.map((kind) => [kind.part, kind[figure]]));
 
 /** What parts cure, what work takes, what waiting and coming back cost. Money in the shop's currency. */
 export const COSTS: JudgementTable = {
-  ...chances('cures.sensor', CURES, { sensor: 0.97, seating: 0.5, 'wrong-sensor': 0.9, joint: 0.03 }),
-  ...chances('cures.tone-ring', CURES, { ring: 0.97, seating: 0.25, 'wrong-target': 0.85 }),
-  ...chances('cures.hub-assembly', CURES, { bearing: 0.97, encoder: 0.97, seating: 0.4 }),
-  ...chances('cures.hub-assembly.encoder-in-bearing', 'The hub brings its own encoder.', {
-    'wrong-target': 0.85,
-  }),
-  ...chances('cures.hub-assembly.in-hub', 'With the sensor built in, the hub brings a new one.', {
-    sensor: 0.97,
-    seating: 0.9,
-    'wrong-sensor': 0.9,
-  }),
-  ...chances('cures.hub-assembly.ring-on-hub', 'A new hub mostly brings its ring.', {
-    ring: 0.95,
-    'wrong-target': 0.8,
-  }),
-  ...chances('cures.axle-shaft', CURES, { ring: 0.97, 'wrong-target': 0.85 }),
-  ...chances(
-    'cures.connector-kit',
-    'A new joint cures the joint; of the loom it reaches only the last hand’s breadth.',
-    {
-      joint: 0.93,
-      loom: 0.12,
-    },
-  ),
-  ...chances('cures.sender', CURES, { sender: 0.95, seating: 0.5, 'wrong-sensor': 0.85 }),
+  ...CURES,
   ...chances('cures.no-part', 'Chance that the work without a part takes its own cause away.', {
     seating: 0.85,
     loom: 0.85,
@@ -49,31 +44,16 @@ export const COSTS: JudgementTable = {
     'money',
     [0, 100000],
     'Price where the catalogue has none: a good aftermarket part. Counter judgement.',
-    {
-      sensor: 42,
-      'tone-ring': 24,
-      'hub-assembly': 165,
-      'axle-shaft': 190,
-      'connector-kit': 19,
-      sender: 38,
-    },
+    ofParts('price'),
   ),
-  ...row('labour', 'h', [0, 40], 'Working time where the catalogue has none.', {
-    sensor: 0.8,
-    'tone-ring': 2.2,
-    'hub-assembly': 1.9,
-    'axle-shaft': 1.8,
-    'connector-kit': 0.9,
-    sender: 0.7,
-  }),
-  ...row('companions', 'money', [0, 1000], 'Bolts, clips, seals and grease where the catalogue has none.', {
-    sensor: 3,
-    'tone-ring': 9,
-    'hub-assembly': 16,
-    'axle-shaft': 14,
-    'connector-kit': 2,
-    sender: 4,
-  }),
+  ...row('labour', 'h', [0, 40], 'Working time where the catalogue has none.', ofParts('hours')),
+  ...row(
+    'companions',
+    'money',
+    [0, 1000],
+    'Bolts, clips, seals and grease where the catalogue has none.',
+    ofParts('companions'),
+  ),
   'labour.rate': judgement(78, 'money/h', [0, 1000], 'Workshop rate by the hour.'),
   'comeback.cost': judgement(
     85,

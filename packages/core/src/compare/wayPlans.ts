@@ -7,7 +7,7 @@ import { isAlone } from '../plan/fixesAt.ts';
 import { partsInWords } from '../plan/planTree.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
+import { PART_IN_WORDS, partsThat } from '../partKinds/partData.ts';
 import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 
@@ -35,7 +35,7 @@ export interface WaySetting {
 }
 
 /** Fitted on both sides at once by those who do not want to come again. */
-const BOTH_SIDES: readonly PartClass[] = ['sensor', 'tone-ring', 'hub-assembly'];
+const BOTH_SIDES = [...partsThat('bothSides')];
 
 /** The cheapest of each tier, what is on the shelf first. */
 const byTier = (parts: readonly CataloguePart[]): CataloguePart[] => {

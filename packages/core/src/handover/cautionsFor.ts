@@ -1,14 +1,15 @@
 import { kindOf } from '../checkKinds/checkTypes.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { UnderstoodCode } from '../codes/readCodes.ts';
+import { partsThat } from '../partKinds/partData.ts';
 import type { Dangers } from '../safety/dangers.ts';
 import { complaintsNow } from '../vocabulary/complaints.ts';
 import type { Offer, Verdict } from '../vocabulary/advice.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { Caution, PartClass } from '../vocabulary/words.ts';
 
-const SINGLE_USE: ReadonlySet<PartClass> = new Set(['hub-assembly', 'axle-shaft', 'tone-ring']);
-const MOVES_KNUCKLE: ReadonlySet<PartClass> = new Set(['hub-assembly', 'axle-shaft']);
+const SINGLE_USE = partsThat('singleUse');
+const MOVES_KNUCKLE = partsThat('movesKnuckle');
 
 /** Every caution this docket calls for, the gravest first. */
 export const cautionsFor = (

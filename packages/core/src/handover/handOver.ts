@@ -5,7 +5,9 @@ import type { CatalogueSlice } from '../vocabulary/catalogue.ts';
 import { CAUTION_IN_WORDS } from '../vocabulary/inWords.ts';
 import type { Caution, PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { GENERIC_WORK, PROOF_OF_FIX, type ConditionalStep } from './genericWork.ts';
+import { PART_WORK } from '../partKinds/partData.ts';
+import type { ConditionalStep } from '../partKinds/partWork.ts';
+import { PROOF_OF_FIX } from './proofOfFix.ts';
 
 const listed = (text: string): string[] =>
   text
@@ -59,7 +61,7 @@ export const handOverFor = (
   slice: CatalogueSlice,
   cautions: readonly Caution[],
 ): HandOver => {
-  const generic = GENERIC_WORK[part];
+  const generic = PART_WORK[part];
   const note = jobNote(slice, part, wheelEnd);
   return {
     access: note ? listed(note.access) : [...generic.access],

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import { CAUTION_IN_WORDS } from '../vocabulary/inWords.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
-import { GENERIC_WORK } from './genericWork.ts';
+import { PART_WORK } from '../partKinds/partData.ts';
 import { handOverFor } from './handOver.ts';
 
 describe('the sheet', () => {
@@ -11,7 +11,7 @@ describe('the sheet', () => {
       const sheet = handOverFor(part, 'A1L', null, emptySlice(), ['lifting', 'licensed-work']);
       for (const list of [sheet.access, sheet.tools, sheet.steps, sheet.proof])
         expect(list.length).toBeGreaterThan(0);
-      expect(sheet.steps).toHaveLength(GENERIC_WORK[part].steps.length);
+      expect(sheet.steps).toHaveLength(PART_WORK[part].steps.length);
       expect(sheet.cautions.map((c) => c.words)).toEqual([
         CAUTION_IN_WORDS.lifting,
         CAUTION_IN_WORDS['licensed-work'],

@@ -1,32 +1,21 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
-import type { PartClass } from '../vocabulary/words.ts';
+import { partsThat, partsWhere, type PartClass } from '../partKinds/partData.ts';
+import type { PartNeed } from '../partKinds/partKind.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** Part classes that exist at a wheel end built this way. What the vehicle does not have is never offered. */
 export const partsAt = (wheelEnd: WheelEnd, architecture: Architecture): PartClass[] => {
-  const parts: PartClass[] = [];
-  if (isCentre(wheelEnd)) return ['sender', 'connector-kit'];
-  if (architecture.mounting === 'separate') parts.push('sensor');
-  if (hasRing(architecture) && architecture.ringSoldAlone) parts.push('tone-ring');
-  parts.push('hub-assembly');
-  if (architecture.target === 'ring-on-shaft') parts.push('axle-shaft');
-  parts.push('connector-kit');
-  return parts;
+  const holds: Readonly<Record<PartNeed, boolean>> = {
+    'separate-sensor': architecture.mounting === 'separate',
+    ring: hasRing(architecture),
+    'ring-sold-alone': architecture.ringSoldAlone,
+    'ring-on-shaft': architecture.target === 'ring-on-shaft',
+  };
+  return partsWhere(isCentre(wheelEnd) ? 'centre' : 'wheel', (need) => holds[need]);
 };
-
-/**
- * Parts fitted in one job, the main one first: what goes bad together (a rusty ring and the tip it rubbed, a brittle
- * plug and its lead), and what breaks on the way to the other (the sensor drawn to reach hub or shaft).
- */
-export const PAIRS: ReadonlyArray<readonly [PartClass, PartClass]> = [
-  ['tone-ring', 'sensor'],
-  ['axle-shaft', 'sensor'],
-  ['hub-assembly', 'sensor'],
-  ['connector-kit', 'sensor'],
-];
 
 /** Chance that a part, fitted well, takes a fault away. A past event is nothing to cure: no part gets credit for it. */
 export const cureChance = (
@@ -36,12 +25,11 @@ export const cureChance = (
   a: Assumptions,
 ): number => {
   const base = a.find(`cures.${part}.${fault}`, 0);
-  if (part !== 'hub-assembly') return base;
   // A hub brings what is built into it: its sensor, its target, both.
   return Math.max(
     base,
-    architecture.mounting === 'in-hub' ? a.find(`cures.hub-assembly.in-hub.${fault}`, 0) : 0,
-    a.find(`cures.hub-assembly.${architecture.target}.${fault}`, 0),
+    architecture.mounting === 'in-hub' ? a.find(`cures.${part}.in-hub.${fault}`, 0) : 0,
+    a.find(`cures.${part}.${architecture.target}.${fault}`, 0),
   );
 };
 
@@ -50,11 +38,10 @@ export const WORKS = ['seating', 'loom', 'tyre', 'supply', 'none-present'] as co
 export type Work = (typeof WORKS)[number];
 
 /** Parts whose lead or plug hangs on the same loom: where both are seen bad, one visit mends both. */
-export const WITH_WORK: ReadonlyArray<readonly [PartClass, Work]> = [
-  ['sensor', 'loom'],
-  ['sender', 'loom'],
-  ['hub-assembly', 'loom'],
-];
+export const WITH_WORK: ReadonlyArray<readonly [PartClass, Work]> = [...partsThat('onLoom')].map((part) => [
+  part,
+  'loom',
+]);
 
 /** Chance that a work takes a fault away. */
 export const workCures = (work: Work, fault: Fault, a: Assumptions): number => {

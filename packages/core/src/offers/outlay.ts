@@ -5,7 +5,7 @@ import { resolveParts } from '../fitment/resolveParts.ts';
 import type { OrderLine } from '../vocabulary/advice.ts';
 import type { CataloguePart, CatalogueSlice } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import { PART_IN_WORDS } from '../vocabulary/inWords.ts';
+import { PART_IN_WORDS, partsThat } from '../partKinds/partData.ts';
 import { shareOfCents, toCents } from '../vocabulary/money.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
@@ -96,10 +96,12 @@ export const fittingAt = (
 ): CataloguePart[] =>
   resolveParts(slice, part, wheelEnd, docket.vehicle ?? {}).candidates.map((candidate) => candidate.part);
 
+const SENSORS = partsThat('isSensor');
+
 /** The cheapest where the customer wants it so; one tier up where the new one was metered bad. */
 const preferenceOf = (part: PartClass, wheelEnd: WheelEnd, docket: Docket): Preference => {
   const badFromTheBox =
-    (part === 'sensor' || part === 'sender') &&
+    SENSORS.has(part) &&
     (docket.checks ?? []).some(
       (check) =>
         check.check === 'meter.resistance' &&

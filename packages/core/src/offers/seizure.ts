@@ -1,13 +1,14 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import { ageInYears } from '../diagnosis/priors.ts';
+import { partsThat } from '../partKinds/partData.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** Parts whose fitting needs the old separate sensor drawn out of its bore. */
-const DRAWS_SENSOR: ReadonlySet<PartClass> = new Set(['sensor', 'hub-assembly', 'sender']);
+const DRAWS_SENSOR = partsThat('drawsSensor');
 
 /** Whether fitting the part means drawing a separate sensor out of its bore. */
 export const drawsSensor = (part: PartClass, architecture: Architecture): boolean =>

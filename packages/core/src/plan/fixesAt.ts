@@ -1,6 +1,7 @@
+import { PAIRS } from '../partKinds/partData.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { cureChance, PAIRS, partsAt, WITH_WORK, workCures, WORKS, type Work } from '../offers/fixes.ts';
+import { cureChance, partsAt, WITH_WORK, workCures, WORKS, type Work } from '../offers/fixes.ts';
 import type { Outlay } from '../offers/outlay.ts';
 import { soundFromStart } from '../offers/partLife.ts';
 import { workHours, type Rates } from '../offers/rates.ts';

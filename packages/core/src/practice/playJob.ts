@@ -15,6 +15,7 @@ import { emptySlice } from '../vocabulary/catalogue.ts';
 import type { Check, CheckName } from '../vocabulary/check.ts';
 import type { Docket, HistoryEvent } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
+import { RENEWED } from '../partKinds/partData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
@@ -41,14 +42,6 @@ export interface PlayedJob {
   readonly minutes: number;
 }
 
-const EVENT_OF: Readonly<Record<PartClass, HistoryEvent['event']>> = {
-  sensor: 'sensor-replaced',
-  'tone-ring': 'ring-replaced',
-  'hub-assembly': 'hub-replaced',
-  'axle-shaft': 'axle-shaft-work',
-  'connector-kit': 'connector-repaired',
-  sender: 'sender-replaced',
-};
 /** No job goes on for ever: then it is another workshop's. */
 const MOST_STEPS = 30;
 const DEAD = /-(1[1-5]|1A|1B|1C|31)$/;
@@ -209,7 +202,7 @@ export const playJob = (
     );
     if (cured()) return;
     wrongParts += parts.length;
-    failed(parts.map((part) => ({ event: EVENT_OF[part], wheelEnd: at, daysAgo: 0, cured: 'no' })));
+    failed(parts.map((part) => ({ event: RENEWED[part], wheelEnd: at, daysAgo: 0, cured: 'no' })));
   };
   const workOn = (work: Work, at: WheelEnd | null) => {
     tried.add(`work:${work}`);

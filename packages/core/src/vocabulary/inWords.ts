@@ -1,16 +1,9 @@
 export { CAUSE_IN_WORDS, CAUSE_SHORT } from '../faultKinds/faultData.ts';
 export { CHECK_IN_WORDS } from '../checkKinds/checkData.ts';
+export { PART_IN_WORDS } from '../partKinds/partData.ts';
+import { RENEWED_IN_WORDS } from '../partKinds/partData.ts';
 import type { School } from './docket.ts';
-import type { Caution, EventName, PartClass, Symptom } from './words.ts';
-
-export const PART_IN_WORDS: Readonly<Record<PartClass, string>> = {
-  sensor: 'wheel speed sensor',
-  'tone-ring': 'tone ring',
-  'hub-assembly': 'hub assembly',
-  'axle-shaft': 'drive shaft',
-  'connector-kit': 'connector repair kit',
-  sender: 'sender',
-};
+import type { Caution, EventName, Symptom } from './words.ts';
 
 export const SYMPTOM_IN_WORDS: Readonly<Record<Symptom, string>> = {
   'lamp.abs': 'anti-lock lamp on',
@@ -32,14 +25,9 @@ export const SYMPTOM_IN_WORDS: Readonly<Record<Symptom, string>> = {
 
 export const EVENT_IN_WORDS: Readonly<Record<EventName, string>> = {
   'tyre-replaced': 'new tyre',
-  'sensor-replaced': 'new sensor',
-  'ring-replaced': 'new tone ring',
-  'hub-replaced': 'new hub',
-  'connector-repaired': 'connector repaired',
-  'sender-replaced': 'new sender',
+  ...RENEWED_IN_WORDS,
   'suspension-work': 'suspension work',
   'brake-work': 'brake work',
-  'axle-shaft-work': 'drive shaft work',
   'battery-replaced': 'new battery',
   'battery-flat': 'battery went flat',
 };

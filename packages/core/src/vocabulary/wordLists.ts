@@ -1,16 +1,9 @@
 /* The contract's word lists without the schemas, so that a page can use them and ship no validator. */
 
 export { CAUSES } from '../faultKinds/faultData.ts';
+import { RENEWED } from '../partKinds/partData.ts';
 
-/** What a counter can hand over, as classes. */
-export const PART_CLASSES = [
-  'sensor',
-  'tone-ring',
-  'hub-assembly',
-  'axle-shaft',
-  'connector-kit',
-  'sender',
-] as const;
+export { PART_CLASSES } from '../partKinds/partData.ts';
 
 export const SYMPTOMS = [
   'lamp.abs',
@@ -32,14 +25,9 @@ export const SYMPTOMS = [
 
 export const EVENTS = [
   'tyre-replaced',
-  'sensor-replaced',
-  'ring-replaced',
-  'hub-replaced',
-  'connector-repaired',
-  'sender-replaced',
+  ...Object.values(RENEWED),
   'suspension-work',
   'brake-work',
-  'axle-shaft-work',
   'battery-replaced',
   'battery-flat',
 ] as const;

@@ -1,3 +1,4 @@
+import { partsWhere, RENEWED } from '../../partKinds/partData.ts';
 import type { CheckName } from '../../vocabulary/check.ts';
 import { complaintsNow } from '../../vocabulary/complaints.ts';
 import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
@@ -16,11 +17,7 @@ const BY_READER: readonly CheckName[] = ['live', 'clear-and-drive', 'visual.conn
 const WORK_AT_A_WHEEL: ReadonlySet<string> = new Set([
   'brake-work',
   'suspension-work',
-  'sensor-replaced',
-  'hub-replaced',
-  'ring-replaced',
-  'axle-shaft-work',
-  'connector-repaired',
+  ...partsWhere('wheel', () => true).map((part) => RENEWED[part]),
   'tyre-replaced',
 ]);
 

@@ -1,3 +1,4 @@
+import { partsThat } from '../../partKinds/partData.ts';
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import { WORK_IN_WORDS } from '../../offers/fixes.ts';
 import type { BuiltPlan, FixOutcome } from '../../plan/buildPlan.ts';
@@ -139,9 +140,11 @@ export const asPlanned: Rule = {
   },
 };
 
+const SENSORS = partsThat('isSensor');
+
 /** A new part that metered bad is exchanged, one tier up; the joint that was just renewed is not the next thing to sell. */
 const exchange = (s: Situation, end: WheelEnd, part: PartClass): string[] =>
-  (part === 'sensor' || part === 'sender') &&
+  SENSORS.has(part) &&
   (s.docket.checks ?? []).some(
     (check) =>
       check.check === 'meter.resistance' &&

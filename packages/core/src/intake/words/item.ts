@@ -1,4 +1,5 @@
 import type { CHECK_KINDS } from '../../checkKinds/checkKinds.ts';
+import type { PART_KINDS } from '../../partKinds/partKinds.ts';
 import type { LexiconLine } from '../../text/lexicon.ts';
 import type { Check, LivePattern } from '../../vocabulary/check.ts';
 import type { Reader } from '../../vocabulary/docket.ts';
@@ -11,15 +12,13 @@ export type Looked = LooksOf<(typeof CHECK_KINDS)[number]>;
 /** What people speak of. */
 export type Thing =
   | Looked
-  | 'hub'
+  | (typeof PART_KINDS)[number]['thing']
   | 'wheel'
   | 'bolts'
   | 'tyre'
-  | 'sender'
   | 'battery'
   | 'brakes'
   | 'suspension'
-  | 'shaft'
   | 'speed'
   | 'supply'
   | 'fluid'

@@ -1,3 +1,4 @@
+import { PART_KINDS } from '../../partKinds/partKinds.ts';
 import type { EventName } from '../../vocabulary/words.ts';
 import type { ItemLine, Thing } from './item.ts';
 
@@ -8,45 +9,21 @@ const thing = (names: string, what: Thing, event?: EventName): ItemLine => [
 
 /** Parts and other things people name, and the event it is when they are renewed. */
 export const THINGS: readonly ItemLine[] = [
-  thing(
-    'ring|rings|ring kit|tone ring|tone rings|abs ring|abs rings|reluctor|reluctors|reluctor ring|reluctor rings|toothed ring|exciter ring|pulse ring|toothed wheel|sensor ring|trigger ring',
-    'ring',
-    'ring-replaced',
-  ),
+  ...PART_KINDS.map((kind) => thing(kind.heardAs, kind.thing, kind.renewed)),
   thing('teeth|tooth|ring teeth', 'teeth', 'ring-replaced'),
-  thing(
-    'sensor|sensors|wheel speed sensor|wheel speed sensors|abs sensor|abs sensors|wheel sensor|wheel sensors|speed sensor|speed sensors|tip|tips|sensor tip|sensor tips|sensor head|sensor itself|pickup sensor|tip of the sensor|wss|old sensor|used sensor',
-    'sensor',
-    'sensor-replaced',
-  ),
   thing(
     'lead|sensor lead|sensor cable|pigtail|sensor wire|lead of the sensor|sensors lead|flying lead',
     'lead',
     'sensor-replaced',
   ),
   thing(
-    'plug|plugs|connector|connectors|terminals|terminal|pins|pin|joint|multiplug|crimp|crimps|socket|shell|plug shell|connector shell|sensor plug|sensor connector|abs plug|contacts|connector kit|connection',
-    'plug',
-    'connector-repaired',
-  ),
-  thing(
     'loom|looms|harness|wiring|wires|wire|cable|cables|wiring loom|wiring harness|body loom|wire to the sensor|abs wiring|sensor wiring',
     'loom',
     'connector-repaired',
   ),
-  thing(
-    'hub|hubs|hub assembly|bearing|bearings|wheel bearing|wheel bearings|hub bearing|wheel hub|hub and bearing|bearing and hub|hub unit|wheel bearing kit',
-    'hub',
-    'hub-replaced',
-  ),
   thing('wheel|wheels|corner|that corner|wheel itself|wheel end', 'wheel'),
   thing('wheel nuts|wheel bolts|lug nuts|nuts|wheel studs', 'bolts'),
   thing('tyre|tyres|tire|tires|set of tyres|rubber|pair of tyres', 'tyre', 'tyre-replaced'),
-  thing(
-    'sender|speed sender|diff sender|speedo sender|speedometer sender|gearbox sender',
-    'sender',
-    'sender-replaced',
-  ),
   thing('battery|batteries', 'battery', 'battery-replaced'),
   thing(
     'pads|discs|brake pads|brake discs|brakes|calipers|caliper|brake caliper|brake shoes|shoes|drums|pads and discs|discs and pads|front pads|rear pads|disc|brake hose|hand brake cable|front brakes|rear brakes|pads all round',
@@ -57,11 +34,6 @@ export const THINGS: readonly ItemLine[] = [
     'ball joint|ball joints|shock|shocks|shock absorber|shock absorbers|strut|struts|spring|springs|coil spring|wishbone|lower arm|lower arms|suspension|knuckle|track rod end|track rod ends|control arm|control arms|drop link|drop links|top mount|anti roll bar|lower arm and track rod end|trailing arm|dampers|damper|bushes',
     'suspension',
     'suspension-work',
-  ),
-  thing(
-    'drive shaft|driveshaft|drive shafts|driveshafts|axle shaft|half shaft|cv joint|cv|halfshaft|cv boot|shaft|outer joint|cv gaiter|inner joint',
-    'shaft',
-    'axle-shaft-work',
   ),
   thing(
     'live data|live speeds|live speed|live|wheel speeds|wheel speed|speeds|speed|signal|graph|scope|trace|live readings|live graph|live values',
