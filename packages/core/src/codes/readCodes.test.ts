@@ -1,5 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { parseCode, parseJ2012, parseRawBytes, parseSpn, reservedCorner, spnCorner } from './grammars.ts';
+import { parseCode } from './grammars/grammars.ts';
+import { j2012, reservedCorner } from './grammars/j2012.ts';
+import { rawBytes } from './grammars/rawBytes.ts';
+import { spn, spnCorner } from './grammars/spn.ts';
 import { readCodes, type CodeContext } from './readCodes.ts';
 import { FAILURE_TYPES } from './codeMeaning.ts';
 import { CODE_LIKELIHOODS } from '../assumptions/codeLikelihoods.ts';
@@ -33,23 +36,23 @@ describe('grammars', () => {
     ['CO031', 'C0031', 'CO031 read as C0031'],
     ['C003I-1F', 'C0031-1F', 'C003I-1F read as C0031-1F'],
   ])('%s', (text, code, corrected) => {
-    expect(parseJ2012(text)).toMatchObject({ code, corrected });
+    expect(j2012.parse(text)).toMatchObject({ code, corrected });
   });
 
   test.each(['CODE', 'Caller', 'C0', '4A3713', 'X0A31'])(
     '%s is not five characters of the standard',
     (text) => {
-      expect(parseJ2012(text)).toBeNull();
+      expect(j2012.parse(text)).toBeNull();
     },
   );
 
   test('three raw bytes', () => {
-    expect(parseRawBytes('0x4A3713')).toMatchObject({ code: 'C0A37-13' });
-    expect(parseRawBytes('d12108')).toMatchObject({ code: 'U1121-08' });
+    expect(rawBytes.parse('0x4A3713')).toMatchObject({ code: 'C0A37-13' });
+    expect(rawBytes.parse('d12108')).toMatchObject({ code: 'U1121-08' });
   });
 
   test.each(['SPN 789 FMI 5', '789/5', 's789 f5', 'spn:789 fmi:5', 'SPN789FMI5'])('%s', (text) => {
-    expect(parseSpn(text)).toMatchObject({ spn: 789, fmi: 5 });
+    expect(spn.parse(text)).toMatchObject({ code: 'SPN 789 FMI 5' });
   });
 
   test('reserved corners', () => {

@@ -5,7 +5,7 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { axleOf, wheelEndAt, wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
 import { readPositions } from '../positions/readPositions.ts';
-import { FAILURE_MODES, FAILURE_TYPES, type CodeMeaning } from './codeMeaning.ts';
+import type { CodeMeaning } from './codeMeaning.ts';
 import {
   isBrakeController,
   isEchoText,
@@ -14,7 +14,8 @@ import {
   isWheelSpeedText,
   meaningInText,
 } from './codeTexts.ts';
-import { parseCode, reservedCorner, spnCorner, type ParsedCode } from './grammars.ts';
+import type { ParsedCode } from './grammars/grammar.ts';
+import { parseCode } from './grammars/grammars.ts';
 
 /** A read code with what the reasoning needs beside what is shown. */
 export interface UnderstoodCode extends ReadCode {
@@ -23,7 +24,7 @@ export interface UnderstoodCode extends ReadCode {
   readonly voltage: boolean;
   /** Whether it says that the controller, its pump or a relay of its own failed. */
   readonly self: boolean;
-  readonly grammar: ParsedCode['grammar'] | null;
+  readonly grammar: string | null;
   /** What each dictionary would say of it, while the maker is not known. */
   readonly readings: ReadonlyArray<{ dictionary: string; text: string }>;
 }
@@ -38,10 +39,6 @@ export interface CodeContext extends PositionContext {
   readonly namedCorner: WheelEnd | null;
 }
 
-const ECHO_BASES = new Set(['U0121', 'U0415']);
-/** SAE J1939-71: controller #1 and #2, which report on themselves. */
-const CONTROLLER_SPNS = new Set([629, 630]);
-const VOLTAGE_BASES = new Set(['P0560', 'P0561', 'P0562', 'P0563']);
 const normal = (code: string): string => code.toUpperCase().replace(/[^0-9A-Z]/g, '');
 
 /** The entry of the vehicle's own dictionary. Another maker's does not count: the same number means something else there. */
@@ -66,17 +63,20 @@ const otherReadings = (
   return hits.map(({ dictionary, text }) => ({ dictionary, text }));
 };
 
+const firstOf = <T, R>(list: readonly T[], find: (each: T) => R | null): R | null => {
+  for (const each of list) {
+    const found = find(each);
+    if (found !== null) return found;
+  }
+  return null;
+};
+
 const describe = (
   parsed: ParsedCode,
   entry: DictionaryEntry | null,
   said: string,
 ): { words: string; failure: string | null; signal: CodeMeaning | null } => {
-  const failure =
-    parsed.grammar === 'j2012' && parsed.failureType
-      ? (FAILURE_TYPES[parsed.failureType] ?? null)
-      : parsed.grammar === 'spn' && parsed.fmi !== null
-        ? (FAILURE_MODES[parsed.fmi] ?? null)
-        : null;
+  const { failure = null } = parsed;
   return {
     words: entry?.text ?? said,
     failure: failure?.words ?? null,
@@ -97,21 +97,14 @@ const cornersOf = (
   context: CodeContext,
 ): WheelEnd[] => {
   if (given.wheelEnd) return [given.wheelEnd];
-  if (parsed?.grammar === 'spn') {
-    const end = spnCorner(parsed.spn);
-    if (end) return [end];
-  }
+  if (parsed?.reserved?.firm) return [parsed.reserved.wheelEnd];
   for (const text of texts) {
     const ends = readPositions(text, context)
       .positions.filter((p) => !p.role)
       .flatMap((p) => p.wheelEnds);
     if (ends.length > 0) return [...new Set(ends)];
   }
-  if (parsed?.grammar === 'j2012') {
-    const end = reservedCorner(parsed.base);
-    if (end) return [end];
-  }
-  return [];
+  return parsed?.reserved ? [parsed.reserved.wheelEnd] : [];
 };
 
 const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => {
@@ -120,9 +113,7 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
   const readings = parseCode(given.code);
   const own = readings.map((parsed) => ({
     parsed,
-    entry:
-      lookUp(parsed.code, context.dictionary, context.entries) ??
-      (parsed.grammar === 'j2012' ? lookUp(parsed.base, context.dictionary, context.entries) : null),
+    entry: firstOf(parsed.lookUps, (code) => lookUp(code, context.dictionary, context.entries)),
   }));
   const chosen = own.find(({ entry }) => entry) ?? own[0] ?? null;
   const parsed = chosen?.parsed ?? null;
@@ -130,9 +121,7 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
   const ambiguous = said
     ? []
     : otherReadings(
-        readings.flatMap((reading) =>
-          reading.grammar === 'j2012' ? [reading.code, reading.base] : [reading.code],
-        ),
+        readings.flatMap((reading) => reading.lookUps),
         context,
       );
   const texts = [said, entry?.text ?? ''].filter(Boolean);
@@ -140,20 +129,17 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     ? describe(parsed, entry, said)
     : { words: said, failure: null, signal: meaningInText(said) };
 
-  const base = parsed?.grammar === 'j2012' ? parsed.base : null;
   const brake = module === null ? null : isBrakeController(module);
   // What the public standards reserve for a wheel outranks the name of the module it was read from.
-  const reserved =
-    (base !== null && reservedCorner(base) !== null) ||
-    (parsed?.grammar === 'spn' && spnCorner(parsed.spn) !== null);
+  const reserved = parsed?.reserved != null;
   const echo =
     !reserved &&
-    ((base !== null && ECHO_BASES.has(base) && brake !== true) ||
+    ((parsed?.says === 'echo' && brake !== true) ||
       (brake !== true && texts.some(isEchoText) && !texts.some(isWheelSpeedText)));
   const voltage =
     !echo &&
     !reserved &&
-    ((base !== null && VOLTAGE_BASES.has(base)) || texts.some(isVoltageText)) &&
+    (parsed?.says === 'voltage' || texts.some(isVoltageText)) &&
     !texts.some(isWheelSpeedText);
   const wheelEnds = echo || voltage ? [] : toCentre(cornersOf(parsed, texts, given, context), context);
   const self =
@@ -163,11 +149,9 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
     brake !== false &&
     !texts.some(isWheelSpeedText) &&
     (texts.some(isSelfText) ||
-      (parsed?.grammar === 'j2012' &&
-        parsed.base.startsWith('C') &&
-        parsed.failureType?.startsWith('4') === true) ||
-      (parsed?.grammar === 'spn' && CONTROLLER_SPNS.has(parsed.spn) && brake === true));
-  const chassis = base !== null && base.startsWith('C') && brake !== false;
+      parsed?.says === 'self' ||
+      (parsed?.says === 'self-of-brakes' && brake === true));
+  const chassis = parsed?.system === 'chassis' && brake !== false;
   const aboutWheel =
     !echo &&
     !voltage &&
@@ -179,23 +163,16 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
           (chassis && context.namedCorner !== null && texts.length === 0))));
   const ends =
     aboutWheel && wheelEnds.length === 0 && context.namedCorner ? [context.namedCorner] : wheelEnds;
-  const understood =
-    parsed !== null &&
-    (parsed.grammar === 'j2012' || parsed.grammar === 'spn' || entry !== null || texts.length > 0);
+  const understood = parsed !== null && (parsed.standard !== null || entry !== null || texts.length > 0);
   const role = echo
     ? 'knock-on'
     : aboutWheel
       ? 'root'
-      : understood && (texts.length > 0 || voltage || self || (base !== null && !base.startsWith('C')))
+      : understood && (texts.length > 0 || voltage || self || parsed.system === 'other')
         ? 'other'
         : 'unknown';
   const place = ends.map((end) => wheelEndInWords(end, context)).join(' and ');
-  const echoWords =
-    base === 'U0121'
-      ? 'lost communication with the anti-lock controller'
-      : base === 'U0415'
-        ? 'invalid data received from the anti-lock controller'
-        : d.words;
+  const echoWords = parsed?.words ?? d.words;
   const meaning =
     role === 'knock-on'
       ? `${echoWords || 'message from the brake controller missing or invalid'}: an echo, not a fault of its own`
@@ -223,11 +200,7 @@ const understand = (given: DocketCode, context: CodeContext): UnderstoodCode => 
       ? `dictionary ${entry.dictionary}`
       : said
         ? 'the words beside it'
-        : parsed?.grammar === 'spn'
-          ? 'SAE J1939'
-          : base !== null
-            ? 'SAE J2012'
-            : 'nothing here explains it',
+        : (parsed?.standard ?? 'nothing here explains it'),
     corrected: parsed?.corrected ?? null,
     explainedBy: null,
     signal: aboutWheel ? (d.signal ?? 'generic') : null,

@@ -1,4 +1,4 @@
-import { parseCode } from '../codes/grammars.ts';
+import { parseCode, scanCodes, type FoundCode } from '../codes/grammars/grammars.ts';
 import { isBrakeController, isWheelSpeedText, meaningInText } from '../codes/codeTexts.ts';
 import { lexicon } from '../text/lexicon.ts';
 import { tokenise } from '../text/tokens.ts';
@@ -6,7 +6,6 @@ import type { DocketCode } from '../vocabulary/docket.ts';
 import type { Chip } from '../vocabulary/intakeReading.ts';
 import type { CodeStatus } from '../vocabulary/words.ts';
 import { columnsFrom, fieldsOf, type CodeColumns } from './codeTable.ts';
-import { scanCodes, type FoundCode } from './scanCodes.ts';
 
 const STATUS = lexicon<CodeStatus>([
   ['active|current|present|confirmed|currently present|permanent|static|now', 'active'],
