@@ -39,9 +39,10 @@ export const partsWhere = (
   at: 'wheel' | 'centre',
   holds: (need: PartKind['needs'][number]) => boolean,
 ): PartClass[] =>
-  KINDS.filter((kind) => (kind.at === at || kind.at === 'any') && kind.needs.every(holds)).map(
-    ({ part }) => part,
-  );
+  // What belongs to the place comes before what fits any.
+  [...KINDS.filter((kind) => kind.at === at), ...KINDS.filter((kind) => kind.at === 'any')]
+    .filter((kind) => kind.needs.every(holds))
+    .map(({ part }) => part);
 
 /** Parts fitted in one job, the main one first. */
 export const PAIRS = KINDS.flatMap(({ part, alongside }): Array<readonly [PartClass, PartClass]> =>
