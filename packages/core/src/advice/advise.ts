@@ -19,7 +19,7 @@ import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
 import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
 import { labelOf, removableFacts } from './removableFacts.ts';
-import { questionsFor } from './questions.ts';
+import { questionsFor } from './questions/questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
 import { doubtQuestions } from './doubtQuestions.ts';
 import { readingQuestions } from './readingQuestions.ts';

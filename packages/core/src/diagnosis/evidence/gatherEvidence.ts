@@ -33,6 +33,117 @@ const spokenOf = (
   return over && coded.size > 0 ? [...coded] : [at];
 };
 
+/** What every source of findings sees. */
+interface Gathering {
+  readonly docket: Docket;
+  readonly codes: readonly UnderstoodCode[];
+  readonly context: EvidenceContext;
+  /** Where facts without a wheel end are tied to. */
+  readonly corner: SensedEnd | null;
+  readonly at: (check: Check) => SensedEnd | null;
+  /** Whether the fact of a path counts: not set aside, and of a place that has a signal. */
+  readonly counts: (path: string, given: readonly WheelEnd[]) => boolean;
+  /** The wheel ends that root codes name; a null among them may be any. */
+  readonly coded: ReadonlySet<SensedEnd | null>;
+  readonly sizes: TyreSizes;
+}
+
+const endsOf = (code: UnderstoodCode, { ends }: EvidenceContext): SensedEnd[] => [
+  ...new Set(code.wheelEnds.map((end) => ends.at(end)).filter((end) => end !== null)),
+];
+
+/** Root codes, each for the wheel ends it names. */
+const rootCodes = ({ codes, context, corner, counts }: Gathering) =>
+  codes.flatMap((code, i) => {
+    if (code.role !== 'root' || !counts(`codes[${i}]`, code.wheelEnds)) return [];
+    const where = endsOf(code, context);
+    return (where.length > 0 ? where : [corner]).map((end) => ({ code, i, end }));
+  });
+
+/** The wheel ends of a set that are known. */
+const known = (coded: ReadonlySet<SensedEnd | null>): Set<SensedEnd> =>
+  new Set([...coded].filter((end) => end !== null));
+
+type Source = (gathering: Gathering) => readonly Finding[];
+
+const fromCodes: Source = (gathering) =>
+  rootCodes(gathering).map(({ code, i, end }) =>
+    codeFinding(code, i, end, gathering.docket.codesCleared === true, gathering.context.a),
+  );
+
+/** A code whose corner is not known may be any wheel's: then none can be called silent. */
+const fromSilence: Source = ({ docket, codes, context, coded }) =>
+  coded.has(null) ? [] : silenceFindings(docket, codes, context.ends.all, known(coded), context.a);
+
+const fromHistory: Source = ({ docket, context, corner, counts, coded }) =>
+  (docket.history ?? []).flatMap((event, i) => {
+    if (!counts(`history[${i}]`, event.wheelEnd ? [event.wheelEnd] : [])) return [];
+    if (!OF_THE_BATTERY.has(event.event))
+      return [historyFinding(event, i, context.ends.at(event.wheelEnd) ?? corner, context.a)];
+    return docket.codesCleared === true
+      ? []
+      : [...known(coded)].map((end) => staleCodeFinding(event, i, end, context.a));
+  });
+
+const fromChecks: Source = ({ docket, context, at, counts, coded, sizes }) =>
+  (docket.checks ?? []).flatMap((check, i) =>
+    counts(`checks[${i}]`, check.wheelEnd ? [check.wheelEnd] : [])
+      ? spokenOf(check, known(coded), context.ends.all, at(check)).flatMap(
+          (end) => checkFinding(check, i, end, sizes, context) ?? [],
+        )
+      : [],
+  );
+
+const fromTyres: Source = ({ docket, context, sizes }) => {
+  if (Object.keys(sizes).length === 0) return [];
+  const i = (docket.checks ?? []).findIndex((check) => check.check === 'tyres');
+  return tyreFindings(sizes, i >= 0 ? `checks[${i}]` : 'vehicle.tyres', context);
+};
+
+const fromTheCustomer: Source = ({ docket, context, counts }) => {
+  if (!docket.wheelEnd || !counts('wheelEnd', [docket.wheelEnd])) return [];
+  const { a, ends, names } = context;
+  return [
+    {
+      path: 'wheelEnd',
+      label: `the customer names ${wheelEndInWords(docket.wheelEnd, names)}`,
+      wheelEnd: ends.at(docket.wheelEnd),
+      mechanism: 'claim',
+      kind: 'present',
+      seen: (fault) =>
+        a.get(fault === null || fault === 'module' || fault === 'supply' ? 'claim.sound' : 'claim.faulty'),
+    },
+  ];
+};
+
+/** Where findings about wheel ends come from. */
+const SOURCES: readonly Source[] = [
+  fromCodes,
+  fromSilence,
+  fromHistory,
+  fromChecks,
+  fromTyres,
+  fromTheCustomer,
+];
+
+/** Whether a check says anything that could be read. */
+const saysSomething =
+  (at: (check: Check) => SensedEnd | null, { a, sensorAt }: EvidenceContext) =>
+  (check: Check): boolean => {
+    if (check.check === 'brake.fluid') return true;
+    const end = at(check);
+    const sensor = end ? (sensorAt?.(end) ?? null) : null;
+    return (sensor ? [sensor] : (['passive', 'active'] as const)).some(
+      (kind) => readCheck(check, kind, a) !== null,
+    );
+  };
+
+const sizesOn = (docket: Docket): TyreSizes =>
+  (docket.checks ?? []).reduce<TyreSizes>(
+    (sofar, check) => (check.check === 'tyres' ? { ...sofar, ...check.sizes } : sofar),
+    docket.vehicle?.tyres ?? {},
+  );
+
 /**
  * Turns a docket into evidence. Every fact keeps the path it comes from, so that its effect can be shown beside it.
  * Facts without a wheel end are tied to the wheel end `named` when that is settled, and else to the corner complained of.
@@ -54,72 +165,21 @@ export const gatherEvidence = (
     nowhere.set(path, ends.why(first));
     return true;
   };
-  const says = (check: Check): boolean => {
-    if (check.check === 'brake.fluid') return true;
-    const end = at(check);
-    const sensor = end ? (context.sensorAt?.(end) ?? null) : null;
-    return (sensor ? [sensor] : (['passive', 'active'] as const)).some(
-      (kind) => readCheck(check, kind, a) !== null,
-    );
-  };
-  const setAside = settleFacts(docket, at, says);
+  const setAside = settleFacts(docket, at, saysSomething(at, context));
   const counts = (path: string, given: readonly WheelEnd[]) => !setAside.has(path) && !isNowhere(path, given);
-  const findings: Finding[] = [];
-  const cleared = docket.codesCleared === true;
-
-  const coded = new Set<SensedEnd>();
-  let codeAdrift = false;
-  codes.forEach((code, i) => {
-    if (code.role !== 'root' || !counts(`codes[${i}]`, code.wheelEnds)) return;
-    const where = [...new Set(code.wheelEnds.map((end) => ends.at(end)).filter((end) => end !== null))];
-    const known = where.length > 0 ? where : [corner];
-    for (const end of known) {
-      findings.push(codeFinding(code, i, end, cleared, a));
-      if (end === null) codeAdrift = true;
-      else coded.add(end);
-    }
-  });
-  // A code whose corner is not known may be any wheel's: then none can be called silent.
-  if (!codeAdrift) findings.push(...silenceFindings(docket, codes, ends.all, coded, a));
-
-  (docket.history ?? []).forEach((event, i) => {
-    if (!counts(`history[${i}]`, event.wheelEnd ? [event.wheelEnd] : [])) return;
-    if (OF_THE_BATTERY.has(event.event)) {
-      if (!cleared) for (const end of coded) findings.push(staleCodeFinding(event, i, end, a));
-      return;
-    }
-    findings.push(historyFinding(event, i, ends.at(event.wheelEnd) ?? corner, a));
-  });
-
-  const sizes: TyreSizes = (docket.checks ?? []).reduce<TyreSizes>(
-    (sofar, check) => (check.check === 'tyres' ? { ...sofar, ...check.sizes } : sofar),
-    docket.vehicle?.tyres ?? {},
-  );
-  (docket.checks ?? []).forEach((check, i) => {
-    if (!counts(`checks[${i}]`, check.wheelEnd ? [check.wheelEnd] : [])) return;
-    for (const end of spokenOf(check, coded, ends.all, at(check))) {
-      const finding = checkFinding(check, i, end, sizes, context);
-      if (finding) findings.push(finding);
-    }
-  });
-  if (Object.keys(sizes).length > 0) {
-    const i = (docket.checks ?? []).findIndex((check) => check.check === 'tyres');
-    findings.push(...tyreFindings(sizes, i >= 0 ? `checks[${i}]` : 'vehicle.tyres', context));
-  }
-  const claimed = ends.at(docket.wheelEnd);
-  if (docket.wheelEnd) isNowhere('wheelEnd', [docket.wheelEnd]);
-  if (claimed)
-    findings.push({
-      path: 'wheelEnd',
-      label: `the customer names ${wheelEndInWords(docket.wheelEnd ?? claimed, context.names)}`,
-      wheelEnd: claimed,
-      mechanism: 'claim',
-      kind: 'present',
-      seen: (fault) =>
-        a.get(fault === null || fault === 'module' || fault === 'supply' ? 'claim.sound' : 'claim.faulty'),
-    });
+  const sofar = {
+    docket,
+    codes,
+    context,
+    corner,
+    at,
+    counts,
+    sizes: sizesOn(docket),
+    coded: new Set<null>(),
+  };
+  const gathering: Gathering = { ...sofar, coded: new Set(rootCodes(sofar).map(({ end }) => end)) };
   return {
-    findings: findings.map((finding) => ({
+    findings: SOURCES.flatMap((source) => source(gathering)).map((finding) => ({
       ...finding,
       seen: onceEach(finding.seen),
       ...(finding.normal ? { normal: onceEach(finding.normal) } : {}),
