@@ -54,7 +54,13 @@ for (let i = 0; i < jobs; i++) {
     if (offer.seizure !== null && exists)
       snaps.said.push([
         offer.seizure,
-        seizureChance(offer.part, offer.wheelEnd, architecture, job.docket, TODAY, truth),
+        seizureChance(offer.part, {
+          wheelEnd: offer.wheelEnd,
+          architecture,
+          docket: job.docket,
+          today: TODAY,
+          a: truth,
+        }),
       ]);
   }
   // The band of the offer it sells, against what the whole job comes to when played on.

@@ -183,7 +183,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     .flatMap((planned) => offersAt(planned, d, knowledge))
     .sort((x, y) => x.allIn.mean - y.allIn.mean);
   const encoder = main !== null && !hasRing(main.architecture);
-  const cautions = cautionsFor(filled, d.dangers, codes, offers, verdict, encoder, a);
+  const cautions = cautionsFor({ docket: filled, dangers: d.dangers, codes, offers, verdict, encoder, a });
   const leading = causes
     .filter(
       (c, i) =>

@@ -61,7 +61,14 @@ export const planAt = (
   const group = groupOf(d, end.wheelEnd);
   const architecture = likelyArchitecture(end, group);
   const outlays = partsOffered(end, a.get('offer.exists-at-least')).map((part) =>
-    outlayOf(part, end.wheelEnd, architecture, docket, knowledge.slice, knowledge.today, a),
+    outlayOf(part, {
+      wheelEnd: end.wheelEnd,
+      architecture,
+      docket,
+      slice: knowledge.slice,
+      today: knowledge.today,
+      a,
+    }),
   );
   // A wheel that may come off is offered its hub, however likely that cures the lamp.
   const keep = new Set<PartClass>(

@@ -246,7 +246,14 @@ describe('parts fitted in one go', () => {
     ringSoldAlone: true,
   };
   const of = (part: 'sensor' | 'tone-ring' | 'hub-assembly', end = 'A1L') =>
-    outlayOf(part, end, build, docket, emptySlice(), '2026-11-25', a);
+    outlayOf(part, {
+      wheelEnd: end,
+      architecture: build,
+      docket,
+      slice: emptySlice(),
+      today: '2026-11-25',
+      a,
+    });
   const rates = ratesFor(docket, a);
 
   test('the strip-down is paid once, the fee once, the sensor drawn once at each wheel', () => {

@@ -72,12 +72,7 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
       otherSide: null,
     });
     const others = candidates.filter((part) => part.tier !== own.chosen?.tier);
-    return [
-      named(own),
-      ...others.map((part) =>
-        named(outlayOf(fix.part, end, s.architecture, docket, slice, s.today, s.a, part)),
-      ),
-    ];
+    return [named(own), ...others.map((part) => named(outlayOf(fix.part, { ...s, wheelEnd: end }, part)))];
   });
   const pairs = plan.corner.fixes.flatMap((fix, f): WayPlan[] =>
     fix.kind === 'part' &&
@@ -99,7 +94,7 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
   const both = BOTH_SIDES.flatMap((part): WayPlan[] => {
     const here = outlayAt(part);
     if (!here || !across) return [];
-    const there = outlayOf(part, across, s.architecture, docket, slice, s.today, s.a);
+    const there = outlayOf(part, { ...s, wheelEnd: across });
     return [
       {
         id: `${idOf(here)}+${idOf(there)}`,

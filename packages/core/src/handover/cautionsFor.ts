@@ -11,16 +11,28 @@ import type { Caution, PartClass } from '../vocabulary/words.ts';
 const SINGLE_USE = partsThat('singleUse');
 const MOVES_KNUCKLE = partsThat('movesKnuckle');
 
+/** What cautions are called for by. */
+export interface Cautioned {
+  readonly docket: Docket;
+  readonly dangers: Dangers;
+  readonly codes: readonly UnderstoodCode[];
+  readonly offers: readonly Offer[];
+  readonly verdict: Pick<Verdict, 'part' | 'with' | 'check'>;
+  /** Whether a magnetic encoder may be at the corner. */
+  readonly encoder: boolean;
+  readonly a: Assumptions;
+}
+
 /** Every caution this docket calls for, the gravest first. */
-export const cautionsFor = (
-  docket: Docket,
-  dangers: Dangers,
-  codes: readonly UnderstoodCode[],
-  offers: readonly Offer[],
-  verdict: Pick<Verdict, 'part' | 'with' | 'check'>,
-  encoder: boolean,
-  a: Assumptions,
-): Caution[] => {
+export const cautionsFor = ({
+  docket,
+  dangers,
+  codes,
+  offers,
+  verdict,
+  encoder,
+  a,
+}: Cautioned): Caution[] => {
   const parts = new Set<PartClass>([
     ...(verdict.part ? [verdict.part, ...verdict.with] : []),
     ...(docket.chosen ? [docket.chosen.part] : []),

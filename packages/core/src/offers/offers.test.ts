@@ -66,7 +66,7 @@ describe('the seized sensor', () => {
     d: Docket,
     part: 'sensor' | 'hub-assembly' | 'connector-kit' | 'tone-ring' = 'sensor',
     build = separate,
-  ) => seizureChance(part, 'A1L', build, d, TODAY, a);
+  ) => seizureChance(part, { wheelEnd: 'A1L', architecture: build, docket: d, today: TODAY, a });
 
   test('salt, age and iron raise the chance; a lately fitted one comes out', () => {
     expect(chance(docket({}, { saltExposure: 'high' }))).toBeGreaterThan(chance(docket()));
@@ -133,7 +133,8 @@ describe('outlay', () => {
     ],
     companions: [{ partClass: 'sensor', vehicleId: null, companionNumber: 'SB', quantity: 2, why: 'rusts' }],
   });
-  const outlay = (d = docket(), s = slice) => outlayOf('sensor', 'A1L', separate, d, s, TODAY, a);
+  const outlay = (d = docket(), s = slice) =>
+    outlayOf('sensor', { wheelEnd: 'A1L', architecture: separate, docket: d, slice: s, today: TODAY, a });
 
   test('part, companions, labour, seizure and the wait, to the cent', () => {
     const o = outlay();
@@ -191,7 +192,14 @@ describe('outlay', () => {
     const taxed = outlay(docket({ options: { assumptions: {} } }));
     expect(taxed.tax).toBe(0);
     const other = (overrides: Record<string, number>, s = slice) =>
-      outlayOf('sensor', 'A1L', separate, docket(), s, TODAY, assumptionsWith(overrides));
+      outlayOf('sensor', {
+        wheelEnd: 'A1L',
+        architecture: separate,
+        docket: docket(),
+        slice: s,
+        today: TODAY,
+        a: assumptionsWith(overrides),
+      });
     const dear = other({ 'tax.percent': 20, 'diagnosis.fee': 30 });
     expect(dear.tax).toBeCloseTo(0.2 * (40.1 + 1.9) + 0.2 * dear.labour, 9);
     expect(dear.fee).toBe(30);
@@ -236,7 +244,13 @@ describe('what the years bring', () => {
 
   test('what is known of the bore moves the chance of snapping; a person\u2019s own estimate wins', () => {
     const chance = (seizure: object) =>
-      seizureChance('sensor', 'A1L', separate, docket({ options: { seizure } }), TODAY, a);
+      seizureChance('sensor', {
+        wheelEnd: 'A1L',
+        architecture: separate,
+        docket: docket({ options: { seizure } }),
+        today: TODAY,
+        a,
+      });
     expect(chance({ housing: 'metal' })).toBeLessThan(chance({ housing: 'plastic' }));
     expect(chance({ coated: true })).toBeLessThan(chance({}) / 2);
     expect(chance({ soakedHours: 12 })).toBeLessThan(chance({ soakedHours: 1 }));

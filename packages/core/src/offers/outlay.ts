@@ -1,5 +1,4 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import type { Architecture } from '../diagnosis/architecture.ts';
 import { jobNote, preferredPart, type Preference } from '../fitment/fittingParts.ts';
 import { resolveParts } from '../fitment/resolveParts.ts';
 import type { OrderLine } from '../vocabulary/advice.ts';
@@ -13,6 +12,7 @@ import { availabilityOf, type Availability } from './availability.ts';
 import { bearingDue } from './bearingDue.ts';
 import { wornWithin } from './partLife.ts';
 import { ratesFor, type Rates } from './rates.ts';
+import type { WheelJob } from './wheelJob.ts';
 import { drawsSensor, seizureChance, snapBranches } from './seizure.ts';
 
 /** A cost that comes with a chance. */
@@ -117,16 +117,8 @@ const preferenceOf = (part: PartClass, wheelEnd: WheelEnd, docket: Docket): Pref
  * seized-sensor branch, the wait, the part worn out within the horizon, and the bearing a hub spares. `which` names the
  * very part; without it the shop's preferred one is taken.
  */
-export const outlayOf = (
-  part: PartClass,
-  wheelEnd: WheelEnd,
-  architecture: Architecture,
-  docket: Docket,
-  slice: CatalogueSlice,
-  today: string,
-  a: Assumptions,
-  which?: CataloguePart,
-): Outlay => {
+export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart): Outlay => {
+  const { wheelEnd, architecture, docket, slice, today, a } = job;
   const rates = ratesFor(docket, a);
   const candidates = fittingAt(part, wheelEnd, docket, slice);
   const preferred = preferredPart(candidates, preferenceOf(part, wheelEnd, docket));
@@ -154,9 +146,7 @@ export const outlayOf = (
   const labour = labourHours * rates.labour;
   const supplies = labour * rates.supplies;
   const tax = shareOfCents(toCents(price + companions), rates.tax * 100) / 100 + labour * rates.labourTax;
-  const seizure = drawsSensor(part, architecture)
-    ? seizureChance(part, wheelEnd, architecture, docket, today, a)
-    : null;
+  const seizure = drawsSensor(part, architecture) ? seizureChance(part, job) : null;
   // Drawing the sensor to reach the bearing breaks it: then a sensor is bought as well.
   const brokenSensor = part === 'hub-assembly' ? sensorPrice(wheelEnd, docket, slice, rates, a) : 0;
   const snaps = snapBranches(a).map(({ chance, hours, parts }) => ({

@@ -2,10 +2,9 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import { ageInYears } from '../diagnosis/priors.ts';
 import { partsThat } from '../partKinds/partData.ts';
-import type { Docket } from '../vocabulary/docket.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import type { WheelJob } from './wheelJob.ts';
 
 /** Parts whose fitting needs the old separate sensor drawn out of its bore. */
 const DRAWS_SENSOR = partsThat('drawsSensor');
@@ -25,11 +24,7 @@ const soaked = (hours: number, a: Assumptions): number =>
  */
 export const seizureChance = (
   part: PartClass,
-  wheelEnd: WheelEnd,
-  architecture: Architecture,
-  docket: Docket,
-  today: string,
-  a: Assumptions,
+  { wheelEnd, architecture, docket, today, a }: Omit<WheelJob, 'slice'>,
 ): number => {
   if (!drawsSensor(part, architecture)) return 0;
   const told = docket.options?.seizure ?? {};

@@ -150,7 +150,7 @@ export const drawCase = (
     end,
     findings: evidence.findings,
     outlays: partsAt(wheelEnd, architecture).map((part) =>
-      outlayOf(part, wheelEnd, architecture, docket, emptySlice(), today, a),
+      outlayOf(part, { wheelEnd, architecture, docket, slice: emptySlice(), today, a }),
     ),
   };
 };

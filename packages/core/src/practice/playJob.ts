@@ -178,6 +178,15 @@ export const playJob = (
       history: [...(docket.history ?? []), ...events],
     };
   };
+  const outlayAt = (part: PartClass, wheelEnd: WheelEnd) =>
+    outlayOf(part, {
+      wheelEnd,
+      architecture: job.architectureOf(wheelEnd),
+      docket,
+      slice: emptySlice(),
+      today,
+      a: truth,
+    });
   const fit = (parts: readonly PartClass[], at: WheelEnd) => {
     tried.add(`${parts.join('+')}@${at}`);
     tried.add(parts.join('+'));
@@ -186,7 +195,7 @@ export const playJob = (
     if (exist.length > 0)
       cost += jobCost(
         together(
-          exist.map((part) => outlayOf(part, at, architecture, docket, emptySlice(), today, truth)),
+          exist.map((part) => outlayAt(part, at)),
           prices.get('overlap.same-wheel'),
           rates,
         ),
@@ -226,10 +235,7 @@ export const playJob = (
         const architecture = job.architectureOf(end);
         const byParts = partsAt(end, architecture).map((part) => ({
           cures: cureChance(part, fault, architecture, truth),
-          outlay: () =>
-            jobCost(
-              together([outlayOf(part, end, architecture, docket, emptySlice(), today, truth)], 0, rates),
-            ),
+          outlay: () => jobCost(together([outlayAt(part, end)], 0, rates)),
         }));
         const works = (['seating', 'loom', 'tyre', 'none-present'] as const).map((work) => ({
           cures: fault === work ? truth.get(`cures.no-part.${work}`) : 0,
