@@ -1,5 +1,6 @@
 import CssBaseline from '@mui/material/CssBaseline';
-import { ThemeProvider } from '@mui/material/styles';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import { StyledEngineProvider, ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
@@ -7,7 +8,7 @@ import { CounterScreen } from './counter/CounterScreen.tsx';
 import { Desk } from './desk/Desk.tsx';
 import { useTyping } from './desk/useTyping.ts';
 import { queryClient } from './state/queryClient.ts';
-import { theme } from './theme.ts';
+import { theme, TOKENS } from './theme.ts';
 
 const DocketScreen = lazy(() =>
   import('./docket/DocketScreen.tsx').then((m) => ({ default: m.DocketScreen })),
@@ -45,29 +46,32 @@ function Typing() {
 
 export function App() {
   return (
-    <ThemeProvider theme={theme}>
-      <CssBaseline />
-      <QueryClientProvider client={queryClient}>
-        <BrowserRouter>
-          <Typing />
-          <Suspense fallback={null}>
-            <Routes>
-              <Route path="/" element={<CounterScreen />} />
-              <Route path="/docket/:id" element={<DocketScreen />} />
-              <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
-              <Route path="/docket/:id/compare" element={<CompareScreen />} />
-              <Route path="/docket/:id/ways" element={<CustomerPage />} />
-              <Route path="/docket/:id/trace" element={<TraceScreen />} />
-              <Route path="/shelf" element={<ShelfScreen />} />
-              <Route path="/shelf/labels" element={<Labels />} />
-              <Route path="/shelf/print/:number" element={<LifeSize />} />
-              <Route path="/setup" element={<SetupScreen />} />
-              <Route path="/trace" element={<TraceScreen />} />
-              <Route path="*" element={<Lost />} />
-            </Routes>
-          </Suspense>
-        </BrowserRouter>
-      </QueryClientProvider>
-    </ThemeProvider>
+    <StyledEngineProvider injectFirst>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        <GlobalStyles styles={TOKENS} />
+        <QueryClientProvider client={queryClient}>
+          <BrowserRouter>
+            <Typing />
+            <Suspense fallback={null}>
+              <Routes>
+                <Route path="/" element={<CounterScreen />} />
+                <Route path="/docket/:id" element={<DocketScreen />} />
+                <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+                <Route path="/docket/:id/compare" element={<CompareScreen />} />
+                <Route path="/docket/:id/ways" element={<CustomerPage />} />
+                <Route path="/docket/:id/trace" element={<TraceScreen />} />
+                <Route path="/shelf" element={<ShelfScreen />} />
+                <Route path="/shelf/labels" element={<Labels />} />
+                <Route path="/shelf/print/:number" element={<LifeSize />} />
+                <Route path="/setup" element={<SetupScreen />} />
+                <Route path="/trace" element={<TraceScreen />} />
+                <Route path="*" element={<Lost />} />
+              </Routes>
+            </Suspense>
+          </BrowserRouter>
+        </QueryClientProvider>
+      </ThemeProvider>
+    </StyledEngineProvider>
   );
 }

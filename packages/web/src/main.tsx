@@ -7,7 +7,7 @@ import '@fontsource/jetbrains-mono/latin-500.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
-import './desk.css';
+import './desk/desk.css';
 
 const root = document.getElementById('desk');
 if (root)

@@ -1,4 +1,5 @@
 import { createTheme } from '@mui/material/styles';
+import type {} from '@mui/x-data-grid/themeAugmentation';
 
 /** Paper, ink and one signal colour. Everything on screen is made of these. */
 const INK = {
@@ -7,6 +8,7 @@ const INK = {
   benchText: '#d9d4c7',
   paper: '#f7f3ea',
   paperDeep: '#eee8da',
+  paperLight: '#fffdf8',
   hairline: '#cfc6b2',
   ink: '#1c2226',
   inkSoft: '#565c5e',
@@ -15,6 +17,28 @@ const INK = {
 } as const;
 
 const SANS = '"Barlow", "Helvetica Neue", Arial, sans-serif';
+
+const MONO = '"JetBrains Mono", Menlo, monospace';
+const NARROW = '"Barlow Condensed", "Barlow", Arial, sans-serif';
+
+/** The same for the style sheets of the views, as CSS variables. */
+export const TOKENS = {
+  ':root': {
+    '--bench': INK.bench,
+    '--bench-raised': INK.benchRaised,
+    '--bench-text': INK.benchText,
+    '--paper': INK.paper,
+    '--paper-deep': INK.paperDeep,
+    '--paper-light': INK.paperLight,
+    '--hairline': INK.hairline,
+    '--ink': INK.ink,
+    '--soft': INK.inkSoft,
+    '--signal': INK.signal,
+    '--signal-pale': INK.signalPale,
+    '--mono': MONO,
+    '--narrow': NARROW,
+  },
+} as const;
 
 export const theme = createTheme({
   palette: {
@@ -56,10 +80,25 @@ export const theme = createTheme({
     MuiDialogTitle: { styleOverrides: { root: { fontSize: 18, fontWeight: 600, padding: '16px 24px 8px' } } },
     MuiBackdrop: { styleOverrides: { root: { backgroundColor: 'rgba(20,24,27,0.72)' } } },
     MuiTooltip: { styleOverrides: { tooltip: { backgroundColor: INK.ink, fontSize: 13 } } },
+    MuiInputBase: {
+      styleOverrides: { input: { '&::placeholder': { color: INK.inkSoft, opacity: 1 } } },
+    },
     MuiOutlinedInput: {
       styleOverrides: {
-        root: { borderRadius: 3, backgroundColor: '#fffdf8' },
+        root: { borderRadius: 3, backgroundColor: INK.paperLight },
         notchedOutline: { borderColor: INK.inkSoft },
+      },
+    },
+    MuiDataGrid: {
+      styleOverrides: {
+        root: {
+          '--DataGrid-containerBackground': INK.paper,
+          backgroundColor: INK.paper,
+          color: INK.ink,
+          font: 'inherit',
+          '--DataGrid-rowBorderColor': INK.hairline,
+        },
+        columnHeader: { fontFamily: NARROW, fontWeight: 600, color: INK.inkSoft },
       },
     },
     MuiSkeleton: {

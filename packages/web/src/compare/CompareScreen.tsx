@@ -16,6 +16,7 @@ import { Tornado } from './Tornado.tsx';
 import { useComparison } from './useComparison.ts';
 import { WaysTable } from './WaysTable.tsx';
 import './compare.css';
+import ButtonBase from '@mui/material/ButtonBase';
 
 /** A way that cures more rarely is folded away, and beyond so many all of them are. */
 const WORTH_SHOWING = 0.05;
@@ -141,8 +142,7 @@ export function CompareScreen() {
                       <p className="compare-note">
                         {comparison.meanwhile.sentence}{' '}
                         {comparison.meanwhile.allowed && (
-                          <button
-                            type="button"
+                          <ButtonBase
                             className="as-text"
                             onClick={() =>
                               edit('meanwhile', (d) => ({
@@ -157,7 +157,7 @@ export function CompareScreen() {
                             {ready.docket.options?.meanwhile === 'driven'
                               ? 'count it standing'
                               : 'the customer drives it meanwhile'}
-                          </button>
+                          </ButtonBase>
                         )}
                       </p>
                     )}

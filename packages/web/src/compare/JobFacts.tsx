@@ -1,6 +1,7 @@
 import type { Docket } from '@hardy/core/words';
 import { InlineSelect, InlineText } from '../docket/Inline.tsx';
 import { numberWithin } from '../docket/numberWithin.ts';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface Props {
   docket: Docket;
@@ -108,13 +109,12 @@ export function JobFacts({ docket, change }: Props) {
       {seizure.chance != null && (
         <p className="small">
           Chance of snapping set by hand to {Math.round(seizure.chance * 100)} in 100.{' '}
-          <button
-            type="button"
+          <ButtonBase
             className="as-text"
             onClick={() => setSeizure('chance by the figures', { chance: null })}
           >
             by the figures again
-          </button>
+          </ButtonBase>
         </p>
       )}
     </section>

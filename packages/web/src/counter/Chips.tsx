@@ -1,5 +1,6 @@
 import { wheelEndInWords, wheelsOf, type Chip, type IntakeReading, type WheelEnd } from '@hardy/core/words';
 import type { KeyboardEvent } from 'react';
+import ButtonBase from '@mui/material/ButtonBase';
 
 const KIND_IN_WORDS: Readonly<Record<Chip['kind'], string>> = {
   vehicle: 'vehicle',
@@ -80,8 +81,7 @@ export function Chips({ reading, text, axles, effectOf, said, onChange, onDrop, 
               key={`${chip.start}-${chip.kind}-${chip.key ?? chip.label}`}
               className={`chip chip-${chip.kind} ${chip.asked ? 'chip-asked' : ''}`}
             >
-              <button
-                type="button"
+              <ButtonBase
                 className="chip-main"
                 onClick={() => onChange(chip)}
                 onKeyDown={(event) => keys(event, chip)}
@@ -92,10 +92,9 @@ export function Chips({ reading, text, axles, effectOf, said, onChange, onDrop, 
                 <span className={chip.kind === 'code' ? 'mono' : undefined}>{chip.label}</span>
                 {chip.note && <span className="chip-note">{chip.note}</span>}
                 {effect && <span className="chip-effect">{effect}</span>}
-              </button>
+              </ButtonBase>
               {movable(chip) && (
-                <button
-                  type="button"
+                <ButtonBase
                   className={`chip-wheel ${chip.carried || chip.asked ? 'chip-wheel-carried' : ''}`}
                   onClick={() => onMove(chip, neighbour(chip, axles, 1))}
                   onKeyDown={(event) => keys(event, chip)}
@@ -109,16 +108,15 @@ export function Chips({ reading, text, axles, effectOf, said, onChange, onDrop, 
                       ? 'which wheel?'
                       : 'any wheel'}
                   {ends.length > 0 && known && <span className="chip-known"> {known}</span>}
-                </button>
+                </ButtonBase>
               )}
-              <button
-                type="button"
+              <ButtonBase
                 className="chip-drop"
                 onClick={() => onDrop(chip)}
                 aria-label={`Drop ${chip.label}`}
               >
                 {'\u00D7'}
-              </button>
+              </ButtonBase>
             </li>
           );
         })}

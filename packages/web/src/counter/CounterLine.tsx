@@ -7,6 +7,7 @@ import { AnswerLine } from './AnswerLine.tsx';
 import { chipEffect } from './chipEffect.ts';
 import { Chips } from './Chips.tsx';
 import { focusLine, lineCame } from './line.ts';
+import './counter.css';
 
 interface Props {
   label: string;

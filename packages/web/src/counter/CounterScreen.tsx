@@ -12,6 +12,8 @@ import { CounterLine } from './CounterLine.tsx';
 import { DocketTable } from './DocketTable.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
 import { setHandingOver } from './line.ts';
+import './counter.css';
+import ButtonBase from '@mui/material/ButtonBase';
 
 /** A search is sent when the typing rests so long, in milliseconds. */
 const SETTLES_MS = 150;
@@ -69,9 +71,9 @@ export function CounterScreen() {
             ) : (
               <>
                 Type or paste anything, for example{' '}
-                <button type="button" className="as-text" onClick={() => type(EXAMPLE)}>
+                <ButtonBase className="as-text" onClick={() => type(EXAMPLE)}>
                   {EXAMPLE}
-                </button>
+                </ButtonBase>
               </>
             )}
           </p>

@@ -13,6 +13,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useLimits } from './limits.ts';
 import { numberTyped } from './measureFields.ts';
+import { Field } from '../desk/Field.tsx';
 
 interface Props {
   open: boolean;
@@ -32,7 +33,7 @@ export function ArithmeticDialog({ open, tyre, onClose }: Props) {
   );
 }
 
-function Field({
+function Sum({
   label,
   unit,
   value,
@@ -47,8 +48,7 @@ function Field({
     <label className="sum-field">
       {label}
       <span>
-        <input className="plain-field" value={value} size={9} onChange={(event) => set(event.target.value)} />{' '}
-        {unit}
+        <Field value={value} size={9} onText={set} /> {unit}
       </span>
     </label>
   );
@@ -86,9 +86,9 @@ function Sums({ tyre }: { tyre: string | null }) {
     <div className="sums">
       <section aria-label="Frequency and speed">
         <h3>Frequency and speed</h3>
-        <Field label="Tyre" unit="" value={size} set={setSize} />
-        <Field label="Teeth or poles" unit="" value={teeth} set={setTeeth} />
-        <Field label="At" unit="km/h" value={kmh} set={setKmh} />
+        <Sum label="Tyre" unit="" value={size} set={setSize} />
+        <Sum label="Teeth or poles" unit="" value={teeth} set={setTeeth} />
+        <Sum label="At" unit="km/h" value={kmh} set={setKmh} />
         <p role="status">
           {ok && v !== null ? (
             <>
@@ -99,7 +99,7 @@ function Sums({ tyre }: { tyre: string | null }) {
             'a tyre size such as 205/55 R16, a number of teeth and a speed'
           )}
         </p>
-        <Field label="Measured" unit="Hz" value={hertz} set={setHertz} />
+        <Sum label="Measured" unit="Hz" value={hertz} set={setHertz} />
         <p role="status">
           {ok && f !== null && (
             <>
@@ -112,14 +112,14 @@ function Sums({ tyre }: { tyre: string | null }) {
       </section>
       <section aria-label="Passive sensor: lowest speed">
         <h3>Passive sensor: lowest speed it is read at</h3>
-        <Field
+        <Sum
           label={`AC at one turn a second, ${a.get('gap.usual')} mm gap`}
           unit="V"
           value={volts}
           set={setVolts}
         />
-        <Field label="Ring, across the teeth" unit="mm" value={ring} set={setRing} />
-        <Field label="Gap now" unit="mm" value={gap} set={setGap} />
+        <Sum label="Ring, across the teeth" unit="mm" value={ring} set={setRing} />
+        <Sum label="Gap now" unit="mm" value={gap} set={setGap} />
         <p role="status">
           {lowest !== null && weaker !== null && (
             <>
@@ -133,7 +133,7 @@ function Sums({ tyre }: { tyre: string | null }) {
       </section>
       <section aria-label="What explains a ratio">
         <h3>What explains a ratio</h3>
-        <Field label="Reads off by" unit="%" value={percent} set={setPercent} />
+        <Sum label="Reads off by" unit="%" value={percent} set={setPercent} />
         <ul role="status">
           {p !== null &&
             explainRatio(p, { tyre: parsed ? size : null, teeth: n }, 6).map(({ because, leftPercent }) => (

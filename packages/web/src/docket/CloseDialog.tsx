@@ -13,6 +13,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useState, type KeyboardEvent } from 'react';
+import { Choice } from '../desk/Choice.tsx';
 
 const RESULT_IN_WORDS: Readonly<Record<OutcomeResult, string>> = {
   cured: 'Cured',
@@ -78,14 +79,14 @@ function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
         </div>
         <label className="stacked">
           What was really wrong, if it is known
-          <select value={cause} onChange={(event) => setCause(event.target.value as Cause | '')}>
-            <option value="">not known</option>
-            {CAUSES.map((name) => (
-              <option key={name} value={name}>
-                {CAUSE_SHORT[name]}
-              </option>
-            ))}
-          </select>
+          <Choice<Cause | ''>
+            value={cause}
+            onChoice={setCause}
+            options={[
+              { value: '', label: 'not known' },
+              ...CAUSES.map((name) => ({ value: name, label: CAUSE_SHORT[name] })),
+            ]}
+          />
         </label>
         <TextField
           label="Note"

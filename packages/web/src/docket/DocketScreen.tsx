@@ -39,6 +39,7 @@ import { OrderPanel } from './OrderPanel.tsx';
 import { PlanPanel } from './PlanPanel.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { VerdictBand } from './VerdictBand.tsx';
+import './docket.css';
 
 const NO_LIMITS = {};
 

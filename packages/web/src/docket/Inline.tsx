@@ -1,4 +1,7 @@
 import { useId, useState } from 'react';
+import './docket.css';
+import { Choice } from '../desk/Choice.tsx';
+import { Field } from '../desk/Field.tsx';
 
 interface TextProps {
   id?: string;
@@ -36,16 +39,18 @@ export function InlineText({
     setDraft(null);
   };
   const field = (
-    <input
-      id={id}
-      aria-invalid={problem !== null}
-      aria-describedby={problem ? problemId : undefined}
-      className={`inline ${mono ? 'mono' : ''}`}
-      aria-label={label}
-      style={width ? { width: `${width + 1.5}ch` } : undefined}
+    <Field
+      {...(id && { id })}
+      {...(label && { label })}
+      {...(width && { size: width })}
+      {...(problem && { describedBy: problemId })}
+      look="in-text"
+      fullWidth={!width}
+      bad={problem !== null}
+      className={mono ? 'mono' : ''}
       value={draft ?? value ?? ''}
       placeholder={placeholder}
-      onChange={(event) => setDraft(event.target.value)}
+      onText={setDraft}
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') commit();
@@ -81,19 +86,13 @@ interface SelectProps {
 /** A choice made where it stands. */
 export function InlineSelect({ id, label, value, options, none, onChange }: SelectProps) {
   return (
-    <select
-      id={id}
-      className="inline"
-      aria-label={label}
+    <Choice
+      {...(id && { id })}
+      {...(label && { label })}
+      look="in-text"
       value={value ?? ''}
-      onChange={(event) => onChange(event.target.value || null)}
-    >
-      {none !== undefined && <option value="">{none}</option>}
-      {options.map((option) => (
-        <option key={option.value} value={option.value}>
-          {option.label}
-        </option>
-      ))}
-    </select>
+      onChoice={(chosen) => onChange(chosen || null)}
+      options={none === undefined ? options : [{ value: '', label: none }, ...options]}
+    />
   );
 }

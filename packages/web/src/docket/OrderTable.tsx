@@ -1,6 +1,7 @@
 import type { OrderedLine } from '@hardy/core/words';
 import { price } from '../format.ts';
 import { orderTotal } from './orderLines.ts';
+import './docket.css';
 
 interface Props {
   lines: readonly OrderedLine[];

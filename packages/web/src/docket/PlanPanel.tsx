@@ -1,6 +1,7 @@
 import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type Advice, type School } from '@hardy/core/words';
 import type { PlanNode } from '@hardy/core/words';
 import { inHundred, money } from '../format.ts';
+import { Choice } from '../desk/Choice.tsx';
 
 interface Props {
   advice: Advice;
@@ -56,19 +57,16 @@ export function PlanPanel({ advice, school, onSchool }: Props) {
         <h2 className="kicker">The whole plan</h2>
         <label className="soft">
           school{' '}
-          <select
-            className="inline"
+          <Choice<School | ''>
+            look="in-text"
             value={school ?? ''}
-            onChange={(event) => onSchool((event.target.value || null) as School | null)}
+            onChoice={(chosen) => onSchool(chosen || null)}
             title={SCHOOL_HOLDS[plan.school]}
-          >
-            <option value="">as the shop: {SCHOOL_IN_WORDS[plan.school]}</option>
-            {SCHOOLS.map((each) => (
-              <option key={each} value={each}>
-                {SCHOOL_IN_WORDS[each]}
-              </option>
-            ))}
-          </select>
+            options={[
+              { value: '', label: `as the shop: ${SCHOOL_IN_WORDS[plan.school]}` },
+              ...SCHOOLS.map((each) => ({ value: each, label: SCHOOL_IN_WORDS[each] })),
+            ]}
+          />
         </label>
       </div>
       {plan.step ? (

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import './drawings.css';
 
 const toothRow = (skip: readonly number[] = [], wide: number | null = null, lift = 0): ReactNode => {
   const teeth: ReactNode[] = [];

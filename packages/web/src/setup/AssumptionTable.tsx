@@ -1,8 +1,11 @@
+import type { AssumptionLine } from '@hardy/core/contract';
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
+import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useState } from 'react';
-import { assumptionName, unitInWords, valueInWords } from './assumptionName.ts';
-import type { AssumptionLine } from '@hardy/core/contract';
+import { assumptionName } from './assumptionName.ts';
+import { AssumptionValue } from './AssumptionValue.tsx';
+import { RangePicture } from './RangePicture.tsx';
 
 interface Props {
   lines: readonly AssumptionLine[];
@@ -15,10 +18,72 @@ interface Props {
   onChange: (key: string, value: number | null) => void;
 }
 
-const SHOWN = 40;
+const columnsFor = ({ overrides, currency, onChange }: Props): GridColDef<AssumptionLine>[] => [
+  {
+    field: 'name',
+    headerName: 'name',
+    flex: 2,
+    valueGetter: (_, line) => assumptionName(line.key),
+    renderCell: ({ row, value }) => <strong title={`in files: ${row.key}`}>{value as string}</strong>,
+  },
+  {
+    field: 'value',
+    headerName: 'value',
+    width: 178,
+    valueGetter: (_, line) => overrides[line.key] ?? line.value,
+    renderCell: ({ row }) => (
+      <AssumptionValue
+        line={row}
+        value={overrides[row.key]}
+        currency={currency}
+        onChange={(value) => onChange(row.key, value)}
+      />
+    ),
+  },
+  {
+    field: 'range',
+    headerName: 'in its range',
+    width: 118,
+    sortable: false,
+    renderCell: ({ row }) => (
+      <div>
+        <RangePicture
+          min={row.min}
+          max={row.max}
+          standard={row.value}
+          now={overrides[row.key] ?? row.value}
+        />
+        <div className="soft small">
+          {row.min} to {row.max.toLocaleString('en-GB')}
+        </div>
+      </div>
+    ),
+  },
+  {
+    field: 'reason',
+    headerName: 'why',
+    flex: 4,
+    sortable: false,
+    renderCell: ({ row }) => (
+      <div className="soft">
+        {row.reason}
+        {overrides[row.key] !== undefined && (
+          <Button
+            variant="text"
+            onClick={() => onChange(row.key, null)}
+            aria-label={`${assumptionName(row.key)} back to ${row.value}`}
+          >
+            back to {row.value}
+          </Button>
+        )}
+      </div>
+    ),
+  },
+];
 
 /** Every judgement number: found by words, changed in place within its range, each with its unit and reason. */
-export function AssumptionTable({ lines, overrides, daily, currency, onChange }: Props) {
+export function AssumptionTable(props: Props) {
+  const { lines, overrides, daily } = props;
   const [search, setSearch] = useState('');
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const found =
@@ -28,114 +93,33 @@ export function AssumptionTable({ lines, overrides, daily, currency, onChange }:
           words.every((w) => `${key} ${assumptionName(key)} ${reason} ${unit}`.toLowerCase().includes(w)),
         );
   return (
-    <section aria-label="Assumptions">
+    <section aria-label="Assumptions" className="assumptions">
       <div className="row-head">
-        <h2 className="kicker">Every number that is judgement</h2>
+        <h2 className="kicker">
+          Every number that is judgement: {found.length} of {lines.length}
+        </h2>
         <InputBase
           className="search"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
-          placeholder="find: labour, salt sensor, seizure, code open\u2026"
+          placeholder="find: labour, salt, seizure"
           slotProps={{ input: { 'aria-label': 'Find an assumption' } }}
         />
       </div>
-      <table className="assumptions">
-        <thead>
-          <tr>
-            <th scope="col">name</th>
-            <th scope="col">value</th>
-            <th scope="col">range</th>
-            <th scope="col">why</th>
-            <th scope="col">
-              <span className="unseen">reset</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {found.slice(0, SHOWN).map((line) => (
-            <Row
-              key={line.key}
-              line={line}
-              currency={currency}
-              value={overrides[line.key]}
-              onChange={onChange}
-            />
-          ))}
-        </tbody>
-      </table>
-      <p className="soft">
-        {found.length > SHOWN ? `${found.length - SHOWN} more: narrow the search` : `${found.length} shown`}
-      </p>
+      <DataGrid
+        aria-label="Judgement numbers"
+        rows={found}
+        columns={columnsFor(props)}
+        getRowId={({ key }) => key}
+        getRowClassName={({ row }) => (overrides[row.key] === undefined ? '' : 'changed')}
+        getRowHeight={() => 'auto'}
+        getEstimatedRowHeight={() => 52}
+        columnHeaderHeight={32}
+        density="compact"
+        hideFooter
+        disableColumnMenu
+        disableRowSelectionOnClick
+      />
     </section>
-  );
-}
-
-function Row({
-  line,
-  currency,
-  value,
-  onChange,
-}: {
-  line: AssumptionLine;
-  currency: string;
-  value: number | undefined;
-  onChange: Props['onChange'];
-}) {
-  const unit = unitInWords(line.unit, currency);
-  const now = value ?? line.value;
-  const [text, setText] = useState(String(now));
-  const [shown, setShown] = useState(now);
-  if (shown !== now) {
-    setShown(now);
-    setText(String(now));
-  }
-  const typed = Number(text.replace(',', '.'));
-  const bad = text.trim() === '' || !Number.isFinite(typed) || typed < line.min || typed > line.max;
-  const keep = () => {
-    if (!bad && typed !== now) onChange(line.key, typed === line.value ? null : typed);
-  };
-  return (
-    <tr className={value === undefined ? '' : 'changed'}>
-      <th scope="row" title={`in files: ${line.key}`}>
-        {assumptionName(line.key)}
-      </th>
-      <td className="nowrap">
-        <input
-          className={bad ? 'plain-field bad' : 'plain-field'}
-          aria-label={`${assumptionName(line.key)}, ${unit}`}
-          aria-invalid={bad}
-          value={text}
-          size={8}
-          onChange={(event) => setText(event.target.value)}
-          onBlur={keep}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') keep();
-            if (event.key === 'Escape') setText(String(now));
-          }}
-        />{' '}
-        {unit === 'probability' ? <span className="soft">{bad ? '' : valueInWords(typed, unit)}</span> : unit}
-      </td>
-      <td className="soft nowrap">
-        {bad ? (
-          <span className="look-here">
-            from {line.min} to {line.max}
-          </span>
-        ) : (
-          `${line.min} to ${line.max}`
-        )}
-      </td>
-      <td className="soft">{line.reason}</td>
-      <td>
-        {value !== undefined && (
-          <Button
-            variant="text"
-            onClick={() => onChange(line.key, null)}
-            aria-label={`${assumptionName(line.key)} back to ${line.value}`}
-          >
-            back to {line.value}
-          </Button>
-        )}
-      </td>
-    </tr>
   );
 }

@@ -10,6 +10,9 @@ import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { assumptionName, unitInWords } from './assumptionName.ts';
 import { AssumptionTable } from './AssumptionTable.tsx';
+import './setup.css';
+import { Choice, plainOptions } from '../desk/Choice.tsx';
+import { Field } from '../desk/Field.tsx';
 
 const DAILY = [
   'labour.rate',
@@ -101,9 +104,8 @@ export function SetupScreen() {
                 <div>
                   <dt>Name</dt>
                   <dd>
-                    <input
-                      className="plain-field"
-                      aria-label="Name of the shop"
+                    <Field
+                      label="Name of the shop"
                       defaultValue={shop.name}
                       key={shop.name}
                       onBlur={(event) =>
@@ -115,41 +117,31 @@ export function SetupScreen() {
                 <div>
                   <dt>School</dt>
                   <dd>
-                    <select
-                      className="plain-field"
-                      aria-label="School of the shop"
+                    <Choice
+                      label="School of the shop"
                       value={shop.school}
-                      onChange={(event) => change({ school: event.target.value as ShopSettings['school'] })}
-                    >
-                      {SCHOOLS.map((school) => (
-                        <option key={school} value={school}>
-                          {SCHOOL_IN_WORDS[school]}
-                        </option>
-                      ))}
-                    </select>
+                      onChoice={(school) => change({ school })}
+                      options={SCHOOLS.map((school) => ({ value: school, label: SCHOOL_IN_WORDS[school] }))}
+                    />
                     <p className="soft">{SCHOOL_HOLDS[shop.school]}</p>
                   </dd>
                 </div>
                 <div>
                   <dt>Traffic keeps</dt>
                   <dd>
-                    <select
-                      className="plain-field"
-                      aria-label="Side of the road"
+                    <Choice
+                      label="Side of the road"
                       value={shop.trafficSide}
-                      onChange={(event) => change({ trafficSide: event.target.value as 'left' | 'right' })}
-                    >
-                      <option>left</option>
-                      <option>right</option>
-                    </select>
+                      onChoice={(trafficSide) => change({ trafficSide })}
+                      options={plainOptions(['left', 'right'] as const)}
+                    />
                   </dd>
                 </div>
                 <div>
                   <dt>Currency</dt>
                   <dd>
-                    <input
-                      className="plain-field"
-                      aria-label="Currency, three letters"
+                    <Field
+                      label="Currency, three letters"
                       defaultValue={shop.currency}
                       key={shop.currency}
                       size={4}

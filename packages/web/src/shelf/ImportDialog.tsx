@@ -9,6 +9,9 @@ import type { ImportProgress } from '@hardy/core/contract';
 import { CATALOGUE_FILES } from '@hardy/core/words';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { call, problemInWords } from '../api/client.ts';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
 
 const SHOWN = 12;
 /** How often a running import is asked how far it is, in milliseconds. */
@@ -87,17 +90,19 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
             }}
           />
         </p>
-        <fieldset className="import-mode">
-          <legend className="unseen">When a row is bad</legend>
-          <label>
-            <input type="radio" checked={mode === 'whole'} onChange={() => setMode('whole')} /> one bad row
-            and nothing goes in
-          </label>
-          <label>
-            <input type="radio" checked={mode === 'good'} onChange={() => setMode('good')} /> the good rows go
-            in
-          </label>
-        </fieldset>
+        <RadioGroup
+          row
+          aria-label="When a row is bad"
+          value={mode}
+          onChange={(_, chosen) => setMode(chosen as typeof mode)}
+        >
+          <FormControlLabel
+            value="whole"
+            control={<Radio size="small" />}
+            label="one bad row and nothing goes in"
+          />
+          <FormControlLabel value="good" control={<Radio size="small" />} label="the good rows go in" />
+        </RadioGroup>
         {error && (
           <p className="look-here" role="alert">
             {error}

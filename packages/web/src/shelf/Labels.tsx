@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { Barcode } from './Barcode.tsx';
+import './shelf.css';
 
 /** Labels for bins: number, words, bin and a code to scan. */
 export function Labels() {

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { PartToScale } from './PartToScale.tsx';
+import './shelf.css';
 
 /** A part on paper at its own size: the old one is laid on it. */
 export function LifeSize() {

@@ -10,6 +10,9 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { call, problemInWords } from '../api/client.ts';
 import { useSettled } from '../state/useSettled.ts';
+import { Choice, plainOptions } from '../desk/Choice.tsx';
+import { Field } from '../desk/Field.tsx';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface Props {
   vehicleId: string | null;
@@ -78,21 +81,15 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
     <section aria-label="Match the old part">
       <div className="row-head">
         <h2 className="kicker">The old part on the counter</h2>
-        <select
-          className="plain-field"
-          aria-label="What it is"
+        <Choice<PartClass>
+          label="What it is"
           value={partClass}
-          onChange={(event) => {
+          onChoice={(which) => {
             setValues({});
-            onClass(event.target.value as PartClass);
+            onClass(which);
           }}
-        >
-          {PART_CLASSES.map((each) => (
-            <option key={each} value={each}>
-              {PART_IN_WORDS[each]}
-            </option>
-          ))}
-        </select>
+          options={PART_CLASSES.map((each) => ({ value: each, label: PART_IN_WORDS[each] }))}
+        />
       </div>
       <div className="figure-grid">
         {figures.map((figure) => {
@@ -108,40 +105,31 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
                 {next && <strong className="look-here"> next</strong>}
               </span>
               {figure.kind === 'look' ? (
-                <select
-                  className="plain-field"
+                <Choice
                   value={values[figure.key] ?? ''}
-                  onChange={(event) => setValues({ ...values, [figure.key]: event.target.value })}
-                >
-                  <option value="">not seen</option>
-                  {(figure.values ?? []).map((value) => (
-                    <option key={value}>{value}</option>
-                  ))}
-                </select>
+                  onChoice={(value) => setValues({ ...values, [figure.key]: value })}
+                  options={[{ value: '', label: 'not seen' }, ...plainOptions(figure.values ?? [])]}
+                />
               ) : (
                 <span className="figure-number">
-                  <input
-                    className="plain-field"
+                  <Field
                     value={values[figure.key] ?? ''}
                     size={6}
                     inputMode="decimal"
-                    onChange={(event) => setValues({ ...values, [figure.key]: event.target.value })}
+                    onText={(text) => setValues({ ...values, [figure.key]: text })}
                   />
                   {figure.kind === 'length' ? (
                     <>
                       mm
-                      <select
-                        className="plain-field"
-                        aria-label={`${figure.words}: tool`}
+                      <Choice<Tool>
+                        label={`${figure.words}: tool`}
                         value={tools[figure.key] ?? 'caliper'}
-                        onChange={(event) => setTools({ ...tools, [figure.key]: event.target.value as Tool })}
-                      >
-                        {Object.entries(TOOL_WORDS).map(([tool, words]) => (
-                          <option key={tool} value={tool}>
-                            {words}
-                          </option>
-                        ))}
-                      </select>
+                        onChoice={(tool) => setTools({ ...tools, [figure.key]: tool })}
+                        options={Object.entries(TOOL_WORDS).map(([tool, label]) => ({
+                          value: tool as Tool,
+                          label,
+                        }))}
+                      />
                     </>
                   ) : (
                     'counted'
@@ -171,14 +159,14 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
           .filter(({ probability }) => probability >= 0.005)
           .map(({ part, sameAs, probability }) => (
             <li key={part.number}>
-              <button type="button" onClick={() => onPick(part.number)}>
+              <ButtonBase onClick={() => onPick(part.number)}>
                 <span className="mono">{part.number}</span> {part.description}
                 <span className="bar" aria-hidden="true">
                   <span style={{ width: `${probability * 100}%` }} />
                 </span>
                 <span className="nowrap">{Math.round(probability * 100)} in 100</span>
                 {sameAs.length > 0 && <span className="soft"> same design: {sameAs.join(', ')}</span>}
-              </button>
+              </ButtonBase>
             </li>
           ))}
       </ol>

@@ -5,6 +5,7 @@ import { price } from '../format.ts';
 import { Barcode } from './Barcode.tsx';
 import { PartToScale } from './PartToScale.tsx';
 import type { PartView } from '@hardy/core/contract';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface Props {
   view: PartView;
@@ -27,9 +28,9 @@ export function PartPanel({ view, currency, onPick }: Props) {
   const { part, chain, group, contents, fits } = view;
   const figures = part.partClass === 'companion' ? [] : PART_FIGURES[part.partClass];
   const link = (number: string) => (
-    <button type="button" className="as-text mono" onClick={() => onPick(number)}>
+    <ButtonBase className="as-text mono" onClick={() => onPick(number)}>
       {number}
-    </button>
+    </ButtonBase>
   );
   return (
     <section aria-label={`Part ${part.number}`} className="part-panel">

@@ -13,6 +13,9 @@ import { ImportDialog } from './ImportDialog.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { PartToScale } from './PartToScale.tsx';
+import './shelf.css';
+import { Field } from '../desk/Field.tsx';
+import ButtonBase from '@mui/material/ButtonBase';
 
 /** A search is sent when the typing rests so long, in milliseconds. */
 const SETTLES_MS = 80;
@@ -120,14 +123,15 @@ export function ShelfScreen() {
             />
           ) : (
             <section aria-label="Find a part">
-              <input
+              <Field
                 // The shelf is opened to look something up: typing starts at once.
                 autoFocus
+                fullWidth
                 className="shelf-search"
                 value={query}
                 placeholder="number in any spacing, barcode, or words: ring tern 48"
-                aria-label="Find a part"
-                onChange={(event) => put({ q: event.target.value || null, part: null })}
+                label="Find a part"
+                onText={(text) => put({ q: text || null, part: null })}
               />
               <div className="answers" role="group" aria-label="Class of part">
                 {PART_CLASSES.map((each) => (
@@ -149,18 +153,14 @@ export function ShelfScreen() {
               <ul className="shelf-list">
                 {found?.map((part) => (
                   <li key={part.number}>
-                    <button
-                      type="button"
-                      aria-pressed={part.number === number}
-                      onClick={() => pick(part.number)}
-                    >
+                    <ButtonBase aria-pressed={part.number === number} onClick={() => pick(part.number)}>
                       <span className="mono">{part.number}</span>
                       <span>{part.description}</span>
                       <span className="soft nowrap">
                         {part.stock > 0 ? `${part.stock} in ${part.bin ?? 'stock'}` : 'to order'}
                       </span>
                       <span className="nowrap">{price(part.priceCents / 100, currency)}</span>
-                    </button>
+                    </ButtonBase>
                   </li>
                 ))}
               </ul>

@@ -1,5 +1,6 @@
 import { parseTyreSize } from '@hardy/core/logs';
 import { useState } from 'react';
+import { Field } from '../desk/Field.tsx';
 
 interface Props {
   metres: number | null;
@@ -36,8 +37,7 @@ export function CircumferenceField({ metres, tyre, onChange }: Props) {
       }}
     >
       <label>
-        Metres a turn, or tyre size{' '}
-        <input value={text} size={12} onChange={(event) => setText(event.target.value)} onBlur={use} />
+        Metres a turn, or tyre size <Field value={text} size={12} onText={setText} onBlur={use} />
       </label>
       <span className={read === undefined ? 'look-here' : 'soft'}>
         {read === undefined

@@ -1,4 +1,5 @@
 import { CAUSE_SHORT, wheelEndInWords, type TraceFinding, type TraceReading } from '@hardy/core/words';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface Props {
   reading: TraceReading;
@@ -29,7 +30,7 @@ export function FindingList({ reading, axles, selected, onSelect }: Props) {
         const off = finding.pattern !== 'normal';
         return (
           <li key={finding.wheelEnd} className={chosen ? 'finding chosen' : 'finding'}>
-            <button type="button" aria-pressed={chosen} onClick={() => onSelect(i)}>
+            <ButtonBase aria-pressed={chosen} onClick={() => onSelect(i)}>
               <span className={off ? 'finding-mark off' : 'finding-mark'} aria-hidden="true">
                 {off ? '!' : '\u2713'}
               </span>
@@ -40,7 +41,7 @@ export function FindingList({ reading, axles, selected, onSelect }: Props) {
               <span className="soft nowrap">
                 {Math.min(99, Math.round(finding.confidence * 100))} in 100 sure
               </span>
-            </button>
+            </ButtonBase>
             {chosen && (
               <div className="finding-more">
                 <p>{finding.sentence}</p>

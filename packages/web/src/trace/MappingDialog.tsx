@@ -5,6 +5,8 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
+import { Choice, plainOptions } from '../desk/Choice.tsx';
+import { Field } from '../desk/Field.tsx';
 
 const SPEEDS: readonly SpeedUnit[] = ['km/h', 'mph', 'm/s', 'ft/s', 'rpm', 'rad/s'];
 const TIMES: readonly TimeUnit[] = ['s', 'ms', 'us', 'min', 'clock', 'days'];
@@ -17,6 +19,12 @@ const END_WORDS: Readonly<Record<string, string>> = {
   A3L: 'axle 3 left',
   A3R: 'axle 3 right',
 };
+const ROLES = [
+  { value: 'nothing', label: 'not used' },
+  { value: 'time', label: 'time' },
+  ...ENDS.map((end) => ({ value: end, label: END_WORDS[end] ?? end })),
+  { value: 'vehicle', label: 'vehicle speed' },
+];
 
 interface Props {
   guess: MappingGuess | null;
@@ -90,32 +98,23 @@ function Choices({ guess, onClose, onUse }: Props & { guess: MappingGuess }) {
         <div className="mapping-units gap">
           <label>
             Wheel speeds in{' '}
-            <select value={unit} onChange={(event) => setUnit(event.target.value as SpeedUnit)}>
-              {SPEEDS.map((u) => (
-                <option key={u}>{u}</option>
-              ))}
-            </select>
+            <Choice<SpeedUnit> value={unit} onChoice={setUnit} options={plainOptions(SPEEDS)} />
           </label>
           {time >= 0 ? (
             <label>
               Time in{' '}
-              <select value={timeUnit} onChange={(event) => setTimeUnit(event.target.value as TimeUnit)}>
-                {TIMES.map((u) => (
-                  <option key={u} value={u}>
-                    {u === 'clock' ? 'clock or date and time' : u}
-                  </option>
-                ))}
-              </select>
+              <Choice<TimeUnit>
+                value={timeUnit}
+                onChoice={setTimeUnit}
+                options={TIMES.map((u) => ({
+                  value: u,
+                  label: u === 'clock' ? 'clock or date and time' : u,
+                }))}
+              />
             </label>
           ) : (
             <label>
-              Samples a second{' '}
-              <input
-                value={rate}
-                size={6}
-                inputMode="decimal"
-                onChange={(event) => setRate(event.target.value)}
-              />
+              Samples a second <Field value={rate} size={6} inputMode="decimal" onText={setRate} />
             </label>
           )}
         </div>
@@ -132,22 +131,12 @@ function Choices({ guess, onClose, onUse }: Props & { guess: MappingGuess }) {
               <tr>
                 {guess.headings.map((heading, c) => (
                   <td key={c}>
-                    <select
-                      aria-label={`What ${heading || `column ${c + 1}`} is`}
-                      value={roles[c]}
-                      onChange={(event) =>
-                        setRoles(roles.map((role, i) => (i === c ? event.target.value : role)))
-                      }
-                    >
-                      <option value="nothing">not used</option>
-                      <option value="time">time</option>
-                      {ENDS.map((end) => (
-                        <option key={end} value={end}>
-                          {END_WORDS[end]}
-                        </option>
-                      ))}
-                      <option value="vehicle">vehicle speed</option>
-                    </select>
+                    <Choice
+                      label={`What ${heading || `column ${c + 1}`} is`}
+                      value={roles[c] ?? 'nothing'}
+                      onChoice={(role) => setRoles(roles.map((other, i) => (i === c ? role : other)))}
+                      options={ROLES}
+                    />
                   </td>
                 ))}
               </tr>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call } from '../api/client.ts';
+import { Choice } from '../desk/Choice.tsx';
 
 interface Props {
   finding: TraceFinding;
@@ -24,18 +25,18 @@ export function PutOnDocket({ finding, docketId, busy, onPut }: Props) {
   return (
     <div className="put-on">
       {!docketId && (
-        <select
+        <Choice
           value={chosen}
-          onChange={(event) => setChosen(event.target.value)}
-          aria-label="Docket to put it on"
-        >
-          <option value="">which docket?</option>
-          {dockets.map((docket) => (
-            <option key={docket.id} value={docket.id}>
-              {docket.number} {docket.fleetNumber ?? docket.vehicleName ?? docket.customerName ?? ''}
-            </option>
-          ))}
-        </select>
+          onChoice={setChosen}
+          label="Docket to put it on"
+          options={[
+            { value: '', label: 'which docket?' },
+            ...dockets.map((docket) => ({
+              value: docket.id,
+              label: `${docket.number} ${docket.fleetNumber ?? docket.vehicleName ?? docket.customerName ?? ''}`,
+            })),
+          ]}
+        />
       )}
       <Button variant="contained" disabled={!target || busy} onClick={() => target && onPut(target)}>
         Put {finding.wheelEnd} on the docket

@@ -15,6 +15,7 @@ import { LogPlots } from './LogPlots.tsx';
 import { MappingDialog } from './MappingDialog.tsx';
 import { PutOnDocket } from './PutOnDocket.tsx';
 import { useTrace } from './useTrace.ts';
+import './trace.css';
 
 const PRACTICE: readonly LivePattern[] = [
   'once-per-turn',
