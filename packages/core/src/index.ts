@@ -31,6 +31,7 @@ export { LogReader } from './signal/read/logReader.ts';
 export { readTrace } from './signal/readTrace.ts';
 export { readTraceText } from './signal/readTraceText.ts';
 export { decodeText } from './text/decodeText.ts';
+export { utf16Of } from './text/utf16.ts';
 export { Advice, PlanNode } from './vocabulary/advice.ts';
 export { BadInput } from './vocabulary/badInput.ts';
 export {

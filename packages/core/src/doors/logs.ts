@@ -7,5 +7,6 @@ export { LogReader } from '../signal/read/logReader.ts';
 export type { LogMapping, MappingGuess } from '../signal/read/mapping.ts';
 export type { SpeedUnit, TimeUnit } from '../signal/read/units.ts';
 export { readTrace, type TraceStudy } from '../signal/readTrace.ts';
+export { utf16Of } from '../text/utf16.ts';
 export { BadInput } from '../vocabulary/badInput.ts';
 export { parseTyreSize } from '../vocabulary/tyreSize.ts';

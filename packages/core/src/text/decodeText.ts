@@ -1,4 +1,5 @@
 import { BadInput } from '../vocabulary/badInput.ts';
+import { utf16Of } from './utf16.ts';
 
 /** The platform's decoder; the same in Node and in browsers, but in neither's ECMAScript library. */
 declare const TextDecoder: new (
@@ -9,27 +10,15 @@ declare const TextDecoder: new (
 /** How many unprintable characters in a hundred still pass for text. */
 const MOST_CONTROLS = 2;
 
-const startsWith = (bytes: Uint8Array, ...mark: number[]): boolean =>
-  mark.every((byte, i) => bytes[i] === byte);
-
-/** UTF-16 without a mark: every other byte is zero. */
-const halfZero = (bytes: Uint8Array, odd: 0 | 1): boolean => {
-  const sample = bytes.subarray(0, 400);
-  if (sample.length < 8) return false;
-  let zeros = 0;
-  for (let i = odd; i < sample.length; i += 2) if (sample[i] === 0) zeros++;
-  return zeros > sample.length * 0.4;
-};
-
 /**
  * Text from the bytes of a file: UTF-8, UTF-16 with or without a byte order mark, else Latin-1 (Windows-1252).
  * @throws BadInput when the bytes are no text.
  */
 export const decodeText = (bytes: Uint8Array, name = ''): string => {
   const decode = (label: string, fatal = false) => new TextDecoder(label, { fatal }).decode(bytes);
+  const wide = utf16Of(bytes);
   let text: string;
-  if (startsWith(bytes, 0xff, 0xfe) || halfZero(bytes, 1)) text = decode('utf-16le');
-  else if (startsWith(bytes, 0xfe, 0xff) || halfZero(bytes, 0)) text = decode('utf-16be');
+  if (wide) text = decode(wide);
   else {
     try {
       text = decode('utf-8', true);

@@ -1,4 +1,4 @@
-import { BadInput, delimiterOf } from '@hardy/core';
+import { BadInput, delimiterOf, utf16Of } from '@hardy/core';
 import { CsvError, parse, type Info } from 'csv-parse';
 import { createReadStream } from 'node:fs';
 import { open } from 'node:fs/promises';
@@ -30,19 +30,18 @@ const isUtf8 = async (file: string): Promise<boolean> => {
   }
 };
 
+const HEAD = 400;
+
 /** UTF-16 by its mark or its zero bytes, UTF-8 when it is that, else Windows-1252. */
 const encodingOf = async (file: string): Promise<string> => {
   const handle = await open(file);
-  const head = Buffer.alloc(4);
-  let length: number;
   try {
-    ({ bytesRead: length } = await handle.read(head, 0, 4, 0));
+    const { buffer, bytesRead } = await handle.read(Buffer.alloc(HEAD), 0, HEAD, 0);
+    const wide = utf16Of(buffer.subarray(0, bytesRead));
+    if (wide) return wide;
   } finally {
     await handle.close();
   }
-  if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
-  if (head[0] === 0xfe && head[1] === 0xff) return 'utf-16be';
-  if (length > 3 && head[1] === 0 && head[3] === 0) return 'utf-16le';
   return (await isUtf8(file)) ? 'utf-8' : 'windows-1252';
 };
 

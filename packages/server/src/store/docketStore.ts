@@ -3,7 +3,7 @@ import type { ChangeLine, DocketLine, DocketState, DocketView, Figures } from '@
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import diff from 'microdiff';
-import { notFound, Problem } from '../problem.ts';
+import { notFound, problem } from '../problem.ts';
 import { ChangeRow, DocketRow } from './entities.ts';
 import { knowledgeFor } from './catalogueStore.ts';
 
@@ -115,7 +115,7 @@ const differences = (
 const mustBeCurrent = (row: DocketRow, version: number, yours: Docket | null): void => {
   if (row.version === version) return;
   const theirs = storedDocket(row.document);
-  throw new Problem(
+  throw problem(
     409,
     'Changed meanwhile',
     `docket ${row.number} was changed by someone else: you had version ${version}, it is at ${row.version}. Nothing is lost: both sides are below.`,
@@ -209,7 +209,7 @@ export const stepDocket = (
             )
           )[0] ?? null);
     if (!target)
-      throw new Problem(
+      throw problem(
         400,
         `Nothing to ${direction}`,
         direction === 'undo' ? 'this is how the docket was opened' : 'nothing was undone',

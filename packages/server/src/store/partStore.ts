@@ -12,6 +12,7 @@ import {
   type Reading,
 } from '@hardy/core';
 import type { PartView } from '@hardy/core/contract';
+import Fuse from 'fuse.js';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { catalogueRows, marks } from './catalogueRows.ts';
 import { shopSettings } from './catalogueStore.ts';
@@ -33,26 +34,27 @@ const numbersFrom = async (em: EntityManager, sql: string, params: unknown[]): P
   return rows.map(({ number }) => number);
 };
 
-const vocabularies = new WeakMap<object, Promise<Map<string, ReadonlySet<string>>>>();
+const vocabularies = new WeakMap<object, Promise<Fuse<string>>>();
 
-const piecesOf = (word: string): ReadonlySet<string> => {
-  const padded = ` ${word} `;
-  return new Set(Array.from({ length: padded.length - 2 }, (_, i) => padded.slice(i, i + 3)));
-};
+/** Unlike by more than this, a word is not taken for another (0 alike, 1 unlike). */
+const MOST_UNLIKE = 0.45;
 
-/** Every word of the parts' descriptions with its pieces, gathered once; an import asks for it anew. */
-const vocabulary = (em: EntityManager): Promise<Map<string, ReadonlySet<string>>> => {
+/** Every word of the parts' descriptions, gathered once; an import asks for it anew. */
+const vocabulary = (em: EntityManager): Promise<Fuse<string>> => {
   const owner = em.getConnection();
   let known = vocabularies.get(owner);
   if (!known) {
     known = numbersFrom(em, 'select distinct description as number from part limit 200000', []).then(
-      (texts) =>
-        new Map(
-          [...new Set(texts.flatMap((words) => words.toLowerCase().split(/[^\p{L}]+/u)))]
-            .filter((word) => word.length >= LEAST_WORD)
-            .map((word) => [word, piecesOf(word)]),
-        ),
+      (texts) => {
+        const words = new Set(texts.flatMap((words) => words.toLowerCase().split(/[^\p{L}]+/u)));
+        return new Fuse(
+          [...words].filter((word) => word.length >= LEAST_WORD),
+          { threshold: MOST_UNLIKE, includeScore: true },
+        );
+      },
     );
+    // What failed is asked for anew.
+    known.catch(() => vocabularies.delete(owner));
     vocabularies.set(owner, known);
   }
   return known;
@@ -63,20 +65,8 @@ export const forgetWords = (em: EntityManager): void => {
   vocabularies.delete(em.getConnection());
 };
 
-/** Two words are alike from this share of pieces on (Dice's coefficient of trigrams). */
-const ALIKE = 0.4;
-
-const nearestWord = (word: string, known: ReadonlyMap<string, ReadonlySet<string>>): string | null => {
-  const mine = piecesOf(word);
-  let best = { word: null as string | null, alike: ALIKE };
-  for (const [other, pieces] of known) {
-    let shared = 0;
-    for (const piece of mine) if (pieces.has(piece)) shared++;
-    const alike = (2 * shared) / (mine.size + pieces.size);
-    if (alike > best.alike) best = { word: other, alike };
-  }
-  return best.word;
-};
+const nearestWord = (word: string, known: Fuse<string>): string | null =>
+  known.search(word, { limit: 1 })[0]?.item ?? null;
 
 /**
  * Finds parts by a barcode, a number in any spacing, or words; a misspelt word stands for the one most like it.
@@ -118,7 +108,7 @@ export const searchParts = async (
   const match = (expression: string) =>
     numbersFrom(
       em,
-      `select p.number from part_search s join part p on p.rowid = s.rowid where part_search match ?${only} limit ${3 * MOST_FOUND}`,
+      `select p.number from part_search s join part p on p.rowid = s.rowid where part_search match ?${only} order by bm25(part_search) limit ${3 * MOST_FOUND}`,
       [expression, ...also],
     );
   if (found.size < MOST_FOUND && words.length > 0) {

@@ -7,6 +7,7 @@ import {
   readTrace,
   sampleAt,
   thinPerPixel,
+  utf16Of,
   type Curve,
   type LogMapping,
   type MappingGuess,
@@ -37,11 +38,8 @@ const HEAD_BYTES = 65536;
 /** Beyond this nothing useful is in a log of a drive. */
 const MOST_BYTES = 1_500_000_000;
 
-const encodingOf = (head: Uint8Array): string => {
-  if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
-  if (head[0] === 0xfe && head[1] === 0xff) return 'utf-16be';
-  return head[1] === 0 && head[3] === 0 ? 'utf-16le' : 'utf-8';
-};
+/** A log not in UTF-16 is read as UTF-8: its figures are the same in any of the others. */
+const encodingOf = (head: Uint8Array): string => utf16Of(head) ?? 'utf-8';
 
 const told = async <T>(act: () => Promise<T>): Promise<T | LogProblem> => {
   try {
@@ -78,7 +76,7 @@ const api = {
       if (file.size > MOST_BYTES)
         throw new BadInput('log', 'is over 1.5 GB; cut it to the drive that shows the fault');
       const reader = new LogReader({ mapping, circumference });
-      const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
+      const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
       const decoder = new TextDecoder(encodingOf(head));
       const stream = file.stream().getReader();
       let read = 0;
