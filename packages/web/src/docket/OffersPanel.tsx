@@ -19,6 +19,13 @@ const partsOf = (offer: Offer): string =>
   [offer.part, ...offer.with].map((part) => PART_IN_WORDS[part]).join(' and ') +
   (offer.work ? ` with ${offer.work}` : '');
 
+/** What is bought: the parts and what goes along, as the comparison counts it. */
+const boughtFor = ({ costs }: Offer): number =>
+  costs.reduce(
+    (sum, { kind, amount }) => (kind === 'parts' || kind === 'companions' ? sum + amount : sum),
+    0,
+  );
+
 function Range({ offer, most, currency }: { offer: Offer; most: number; currency: string }) {
   const at = (value: number) => `${Math.min(100, (value / most) * 100)}%`;
   const { mean, p10, p50, p90 } = offer.allIn;
@@ -78,11 +85,13 @@ function OfferCard({
               <dd>{Math.round(offer.cures * 100)} in 100</dd>
             </div>
             <div>
-              <dt>part</dt>
-              <dd>{price(offer.price, currency)}</dd>
+              <dt>parts</dt>
+              <dd title="with the bolts, clips and grease that go along">
+                {price(boughtFor(offer), currency)}
+              </dd>
             </div>
             <div>
-              <dt>labour</dt>
+              <dt>work</dt>
               <dd>{hours(offer.labourHours)}</dd>
             </div>
           </dl>
