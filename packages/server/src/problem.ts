@@ -40,7 +40,9 @@ export const problems = async (ctx: Context, next: Next): Promise<void> => {
     if (isHttpError(error) && 'title' in error)
       return answer(error.status, String(error.title), error.message, error.more as Record<string, unknown>);
     // What Koa and its parsers refuse is the sender's to mend.
-    const { status } = error as { status?: unknown };
+    const { status, code } = error as { status?: unknown; code?: unknown };
+    if (typeof code === 'string' && code.startsWith('Z_'))
+      return answer(400, 'Bad request', 'the request says that it is compressed, and is not');
     if (typeof status === 'number' && status >= 400 && status < 500) {
       const [title, detail] = TITLES[status] ?? [
         'Bad request',

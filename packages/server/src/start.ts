@@ -21,10 +21,18 @@ export interface Running {
 
 const HOST = '127.0.0.1';
 const GRACE_MS = 5000;
+/** Connections at a time: eight desks with several pages each. */
+const MOST_CONNECTIONS = 256;
+/** A request says what it wants in this time, and is all here in that: an import is the longest. */
+const HEADERS_MS = 10_000;
+const REQUEST_MS = 300_000;
 
 const listen = (app: ReturnType<typeof createApp>, port: number): Promise<Server> =>
   new Promise((resolve, reject) => {
     const server = app.listen(port, HOST);
+    server.maxConnections = MOST_CONNECTIONS;
+    server.headersTimeout = HEADERS_MS;
+    server.requestTimeout = REQUEST_MS;
     server.once('listening', () => resolve(server));
     server.once('error', reject);
   });

@@ -53,13 +53,13 @@ const RETIRED: ReadonlySet<string> = new Set([
 
 /** The keys an override speaks of today. */
 const todaysKeys = (key: string): string[] => {
-  if (DEFAULT_ASSUMPTIONS[key]) return [key];
+  if (Object.hasOwn(DEFAULT_ASSUMPTIONS, key)) return [key];
   const parts = key.split('.');
-  const at = parts.findIndex((part) => part in ONCE_ONE);
+  const at = parts.findIndex((part) => Object.hasOwn(ONCE_ONE, part));
   if (at < 0) return [];
   return (ONCE_ONE[parts[at] as string] ?? [])
     .map((name) => parts.with(at, name).join('.'))
-    .filter((each) => DEFAULT_ASSUMPTIONS[each]);
+    .filter((each) => Object.hasOwn(DEFAULT_ASSUMPTIONS, each));
 };
 
 /**

@@ -84,7 +84,7 @@ export const durationAt = (tokens: readonly Token[], at: number): { days: number
     i++;
   const first = tokens[i]?.norm ?? '';
   if (/^\d+(?:[.,]\d+)?$/.test(first)) count = Number(first.replace(',', '.'));
-  else if (first in COUNTS) count = COUNTS[first] ?? null;
+  else if (Object.hasOwn(COUNTS, first)) count = COUNTS[first] ?? null;
   if (count === null) return DAYS[first] === 14 ? { days: 14, to: i + 1 } : null;
   i++;
   if (/^(couple|few)$/.test(tokens[i]?.norm ?? '')) count = COUNTS[tokens[i++]?.norm ?? ''] ?? count;

@@ -1,0 +1,48 @@
+import type { Context, Next } from 'koa';
+import { problem } from './problem.ts';
+
+/** Names this machine has for itself. */
+const OWN_NAMES: readonly string[] = ['127.0.0.1', 'localhost', '[::1]'];
+
+/** What a browser says of a request that our own page, or a person at the address bar, made. */
+const OUR_OWN: ReadonlySet<string> = new Set(['same-origin', 'none']);
+
+/** The name of a Host header without its port; null for what is none. */
+const nameOf = (host: string): string | null =>
+  /^(\[[\da-f:]+\]|[^:/?#@\s]+)(?::\d{1,5})?$/i.exec(host)?.[1] ?? null;
+
+const isReadable = (url: string): boolean => {
+  try {
+    return !decodeURIComponent(url.replaceAll('+', ' ')).includes('\0');
+  } catch {
+    return false;
+  }
+};
+
+/**
+ * Lets in what this machine’s own pages and people ask for, and nothing a page of another site sends: a name of another
+ * site that was made to lead here (421), a foreign page (403), an address nobody can read (400). Tools send neither
+ * Origin nor fetch metadata and come in by the name alone.
+ */
+export const gate =
+  (alsoNamed: readonly string[] = []) =>
+  async (ctx: Context, next: Next): Promise<void> => {
+    const host = ctx.get('host');
+    const name = nameOf(host);
+    if (!name || ![...OWN_NAMES, ...alsoNamed].includes(name.toLowerCase()))
+      throw problem(
+        421,
+        'Not this machine',
+        'this server answers on this machine only; use the address it printed',
+      );
+    const origin = ctx.get('origin');
+    if (origin && origin !== `${ctx.protocol}://${host}`)
+      throw problem(403, 'Another site', 'pages of another site may not read or change anything here');
+    const site = ctx.get('sec-fetch-site');
+    const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api/');
+    if (site && !OUR_OWN.has(site) && !isPage)
+      throw problem(403, 'Another site', 'pages of another site may not read or change anything here');
+    if (!isReadable(ctx.url)) throw problem(400, 'Bad request', 'the address cannot be read');
+    if (ctx.path.startsWith('/api/')) ctx.set('Cache-Control', 'no-store');
+    await next();
+  };
