@@ -14,6 +14,7 @@ import { docketRoutes } from './routes/dockets.ts';
 import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
+import { TurnedDockets } from './turnedDockets.ts';
 
 /** Everything the page may load comes from here: no network at run time. */
 const POLICY = {
@@ -31,10 +32,17 @@ const POLICY = {
   },
 };
 
+/** The application, and how to end what it has under way. */
+export interface Served {
+  readonly app: Koa;
+  readonly close: () => Promise<void>;
+}
+
 /** The application: API under /api, and the built pages from `webFolder` when there are any. */
-export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
+export const createApp = (orm: MikroORM, webFolder: string | null): Served => {
   const app = new Koa();
   const intake = intakeCache(orm);
+  const turned = new TurnedDockets(orm, (error) => app.emit('error', error));
   // The shop’s own machine speaks plain HTTP to itself: nothing may turn that into https.
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(problems);
@@ -44,7 +52,7 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
     catalogueRoutes(orm, intake),
     partRoutes(orm),
     readingRoutes(orm, intake),
-    setupRoutes(orm, intake),
+    setupRoutes(orm, intake, turned),
     docketRoutes(orm, intake),
   ])
     app.use(router.routes()).use(router.allowedMethods());
@@ -66,5 +74,5 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Koa => {
       ctx.body = createReadStream(join(webFolder, 'index.html'));
     });
   }
-  return app;
+  return { app, close: () => turned.close() };
 };

@@ -51,7 +51,8 @@ test('every way in answers as the contract says', async () => {
   await ask('POST /advise', '/advise', opened.docket);
   await ask('GET /vehicles', '/vehicles');
   const shop = await ask('GET /shop', '/shop');
-  await ask('PUT /shop', '/shop', shop);
+  await ask('PATCH /shop', '/shop', { version: shop.version, change: { name: shop.name } });
+  await ask('GET /shop/turned', '/shop/turned');
   await ask('GET /assumptions', '/assumptions');
   const [part] = await ask('GET /parts', '/parts?q=ring');
   await ask('GET /parts/:number', `/parts/${part?.number ?? ''}`);

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { ShopSettings } from '@hardy/core';
+import type { ShopChange } from '@hardy/core';
+import type { ShopView, TurnedAnswer } from '@hardy/core/contract';
 import { DEFAULT_ASSUMPTIONS, type Advice, type Knowledge } from '@hardy/core';
 import { openScenario } from './tests/openScenario.ts';
 
@@ -12,15 +13,11 @@ interface Line {
   max: number;
   reason: string;
 }
-interface Changed {
-  settings: ShopSettings;
-  turned: Array<{ id: string; before: string; after: string }>;
-  looked: number;
-}
+type Changed = TurnedAnswer & { settings: ShopView };
 
 let server: Awaited<ReturnType<typeof openScenario>>;
 let api: Api;
-let shop: ShopSettings;
+let shop: ShopView;
 beforeAll(async () => {
   server = await openScenario();
   api = server.api;
@@ -28,8 +25,23 @@ beforeAll(async () => {
 });
 afterAll(() => server.running.stop());
 
-const saved = async (change: Partial<ShopSettings>): Promise<Changed> =>
-  (await api('PUT', '/shop', { ...shop, ...change })).body;
+const now = async (): Promise<ShopView> => (await api('GET', '/shop')).body;
+/** Changes the settings so that they are the first ones but for `change`, and waits for what it turned. */
+const saved = async (change: ShopChange): Promise<Changed> => {
+  const { version, overrides, ...rest } = await now();
+  const { version: _first, overrides: firstOverrides, ...first } = shop;
+  const back = Object.fromEntries(Object.keys(overrides).map((key) => [key, null]));
+  const answer = await api('PATCH', '/shop', {
+    version,
+    change: { ...rest, ...first, ...change, overrides: { ...back, ...firstOverrides, ...change.overrides } },
+  });
+  expect(answer.status).toBe(200);
+  const settings: ShopView = answer.body;
+  for (;;) {
+    const turned: TurnedAnswer = (await api('GET', '/shop/turned')).body;
+    if (turned.done && turned.version === settings.version) return { ...turned, settings };
+  }
+};
 const opened = async (words: string): Promise<{ id: string; advice: Advice }> =>
   (await api('POST', '/dockets', { words })).body;
 
@@ -78,17 +90,52 @@ describe('the shop sets its judgement', () => {
       expect(turned.after).toBe(dear.turned.find(({ id }) => id === turned.id)?.before);
   });
 
+  test.each<[string, unknown]>([
+    ['an empty body', {}],
+    ['no version', { change: { name: 'x' } }],
+    ['a list', []],
+    ['a whole shop as it was sent before', { name: 'x', overrides: {} }],
+  ])('%s is refused and resets nothing', async (_, body) => {
+    const before = await now();
+    expect((await api('PATCH', '/shop', body)).status).toBe(400);
+    expect(await now()).toEqual(before);
+  });
+
+  test('a change on an older version is refused with both sides; each one is kept for good', async () => {
+    const { version, name } = await now();
+    const first = await api('PATCH', '/shop', { version, change: { name: 'Ours' } });
+    expect(first.body).toMatchObject({ name: 'Ours', version: version + 1 });
+    const stale = await api('PATCH', '/shop', { version, change: { overrides: { 'labour.rate': 80 } } });
+    expect(stale.status).toBe(409);
+    expect(stale.body).toMatchObject({
+      theirVersion: version + 1,
+      theirs: { name: 'Ours' },
+      yours: { overrides: { 'labour.rate': 80 } },
+    });
+    expect((await now()).overrides).toEqual({});
+    const sql = (text: string) => server.running.orm.em.fork().getConnection().execute(text);
+    expect(await sql(`select change from shop_change where version = ${version + 1}`)).toEqual([
+      { change: '{"name":"Ours"}' },
+    ]);
+    await expect(sql('delete from shop_change')).rejects.toThrow(/append-only/);
+    await saved({ name });
+  });
+
   test.each<[string, object, RegExp]>([
     ['a name that is none', { overrides: { 'labour.rates': 5 } }, /labour\.rates: is not an assumption/],
     ['a value out of range', { overrides: { 'tax.percent': 90 } }, /90 is outside 0 to 40 %/],
     ['a currency that is none', { currency: 'EUX' }, /"EUX" is not a currency/],
     ['a school that is none', { school: 'guess' }, /school/],
     ['no name', { name: '' }, /name/],
+    ['nothing', {}, /nothing to change/],
+    ['a field that is none', { nmae: 'x' }, /nmae/i],
+    ['a name that is a number', { name: 5 }, /name/],
   ])('%s is refused, said why, and nothing is kept', async (_, change, message) => {
-    const answer = await api('PUT', '/shop', { ...shop, ...change });
+    const before = await now();
+    const answer = await api('PATCH', '/shop', { version: before.version, change });
     expect(answer.status).toBe(400);
     expect((answer.body as { detail: string }).detail).toMatch(message);
-    expect((await api('GET', '/shop')).body).toEqual(shop);
+    expect(await now()).toEqual(before);
   });
 
   test('currency and school reach the advice; a docket\u2019s own school outranks the shop\u2019s', async () => {

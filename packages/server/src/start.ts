@@ -1,6 +1,6 @@
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { Server } from 'node:http';
-import { createApp } from './app.ts';
+import { createApp, type Served } from './app.ts';
 import { seedScenario } from './seed/seedScenario.ts';
 import { openStore } from './store/openStore.ts';
 
@@ -27,7 +27,7 @@ const MOST_CONNECTIONS = 256;
 const HEADERS_MS = 10_000;
 const REQUEST_MS = 300_000;
 
-const listen = (app: ReturnType<typeof createApp>, port: number): Promise<Server> =>
+const listen = (app: Served['app'], port: number): Promise<Server> =>
   new Promise((resolve, reject) => {
     const server = app.listen(port, HOST);
     server.maxConnections = MOST_CONNECTIONS;
@@ -42,7 +42,8 @@ export const start = async ({ database, port, webFolder, scenario }: Options): P
   const orm = await openStore(database);
   try {
     if (scenario) await seedScenario(orm, scenario);
-    const server = await listen(createApp(orm, webFolder), port);
+    const { app, close } = createApp(orm, webFolder);
+    const server = await listen(app, port);
     const bound = server.address();
     return {
       address: `http://${HOST}:${typeof bound === 'object' && bound ? bound.port : port}`,
@@ -53,6 +54,7 @@ export const start = async ({ database, port, webFolder, scenario }: Options): P
         const timer = setTimeout(() => server.closeAllConnections(), GRACE_MS);
         await closed;
         clearTimeout(timer);
+        await close();
         await orm.close();
       },
     };

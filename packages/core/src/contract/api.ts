@@ -6,12 +6,12 @@ import { Comparison } from '../vocabulary/comparison.ts';
 import { Docket } from '../vocabulary/docket.ts';
 import { IntakeReading } from '../vocabulary/intakeReading.ts';
 import { TOOLS } from '../vocabulary/partFigures.ts';
-import { ShopSettings } from '../vocabulary/shop.ts';
+import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { PartClass, Side } from '../vocabulary/words.ts';
 import { ChangeLine, DocketLine, DocketView, Figures } from './docketViews.ts';
 import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
-import { AssumptionLine, SettingsAnswer, VehicleLine } from './shopViews.ts';
+import { AssumptionLine, ShopView, TurnedAnswer, VehicleLine } from './shopViews.ts';
 
 /** Text that is read: as long as a pasted scan report may be. */
 const MOST_TEXT = 1_100_000;
@@ -105,8 +105,13 @@ export const API = {
   'POST /advise': { body: z.unknown(), answer: Advice },
 
   'GET /vehicles': { answer: z.array(VehicleLine) },
-  'GET /shop': { answer: ShopSettings },
-  'PUT /shop': { body: ShopSettings, answer: SettingsAnswer },
+  'GET /shop': { answer: ShopView },
+  'PATCH /shop': {
+    /** Which version it was made on: another in between is told, with both sides (409). */
+    body: z.strictObject({ version: z.number().int().min(0), change: ShopChange }),
+    answer: ShopView,
+  },
+  'GET /shop/turned': { answer: TurnedAnswer },
   'GET /assumptions': { answer: z.array(AssumptionLine) },
 
   'GET /parts': {

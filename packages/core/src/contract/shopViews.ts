@@ -21,14 +21,18 @@ export const Turned = z.object({
 });
 export type Turned = z.infer<typeof Turned>;
 
-/** Settings as they were kept, and what the change did to the dockets on the counter. */
-export const SettingsAnswer = z.object({
-  settings: ShopSettings,
+/** The settings with their version: it counts up with every change. */
+export const ShopView = ShopSettings.extend({ version: z.number().int().min(0) });
+export type ShopView = z.infer<typeof ShopView>;
+
+/** What the change that made a version did to the dockets on the counter, as far as it has been looked at. */
+export const TurnedAnswer = z.object({
+  version: z.number().int().min(0),
   turned: z.array(Turned),
-  /** How many dockets were looked at for it. */
   looked: z.number().int(),
+  done: z.boolean(),
 });
-export type SettingsAnswer = z.infer<typeof SettingsAnswer>;
+export type TurnedAnswer = z.infer<typeof TurnedAnswer>;
 
 /** A vehicle line to choose from. */
 export const VehicleLine = z.object({

@@ -24,4 +24,4 @@ export type {
   PartView,
   RowError,
 } from '../contract/partViews.ts';
-export type { AssumptionLine, SettingsAnswer, Turned, VehicleLine } from '../contract/shopViews.ts';
+export type { AssumptionLine, ShopView, Turned, TurnedAnswer, VehicleLine } from '../contract/shopViews.ts';

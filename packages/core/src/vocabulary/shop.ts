@@ -2,19 +2,31 @@ import { z } from 'zod';
 import { School } from './docket.ts';
 import { Side } from './words.ts';
 
+const FIELDS = {
+  name: z.string().min(1).max(120),
+  trafficSide: Side,
+  currency: z.string().refine((letters) => Intl.supportedValuesOf('currency').includes(letters), {
+    error: ({ input }) =>
+      `"${String(input)}" is not a currency; write the three letters of ISO 4217, such as EUR`,
+  }),
+  school: School,
+  units: z.enum(['metric', 'imperial']),
+};
+
 /** What one shop sets for itself. `overrides` are its changes to the assumptions. */
 export const ShopSettings = z.object({
-  name: z.string().min(1).max(120).default('The counter'),
-  trafficSide: Side.default('right'),
-  currency: z
-    .string()
-    .refine((letters) => Intl.supportedValuesOf('currency').includes(letters), {
-      error: ({ input }) =>
-        `"${String(input)}" is not a currency; write the three letters of ISO 4217, such as EUR`,
-    })
-    .default('EUR'),
-  school: School.default('test-first'),
-  units: z.enum(['metric', 'imperial']).default('metric'),
+  name: FIELDS.name.default('The counter'),
+  trafficSide: FIELDS.trafficSide.default('right'),
+  currency: FIELDS.currency.default('EUR'),
+  school: FIELDS.school.default('test-first'),
+  units: FIELDS.units.default('metric'),
   overrides: z.record(z.string(), z.number()).default({}),
 });
 export type ShopSettings = z.infer<typeof ShopSettings>;
+
+/** A change of them: only what is changed. A number of judgement that is null goes back to its default. */
+export const ShopChange = z
+  .strictObject({ ...FIELDS, overrides: z.record(z.string(), z.number().nullable()) })
+  .partial()
+  .refine((change) => Object.keys(change).length > 0, { error: 'says nothing to change' });
+export type ShopChange = z.infer<typeof ShopChange>;

@@ -3,7 +3,7 @@ import { advise, docketFromReading, mergeReading, parse, parseDocket, readIntake
 import { API, type IntakeRequest } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { IntakeCache } from '../intakeCache.ts';
-import { allVehicles, knowledgeFor, shopSettings, today } from '../store/catalogueStore.ts';
+import { allVehicles, knowledgeFor, today } from '../store/catalogueStore.ts';
 import { readDocket } from '../store/docketStore.ts';
 
 /** Reading text and advising without storing anything, and the lists the screens choose from. */
@@ -65,10 +65,6 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
       builtFrom,
       builtTo,
     }));
-  });
-
-  router.get('/shop', async (ctx) => {
-    ctx.body = await shopSettings(orm.em.fork());
   });
 
   return router;

@@ -6,10 +6,8 @@ import {
   emptySlice,
   FLEET,
   JOBS,
-  parse,
   PARTS,
   SENSING,
-  ShopSettings,
   VEHICLES,
   wheelEndsOf,
   type CataloguePart,
@@ -22,16 +20,11 @@ import {
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { catalogueRows, marks, rawRows } from './catalogueRows.ts';
-import { SettingRow } from './entities.ts';
+import { shopSettings } from './shopStore.ts';
 
 /** Today in the shop's own time zone, YYYY-MM-DD. */
 export const today = (now: Date = new Date()): string =>
   `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
-
-export const shopSettings = async (em: EntityManager): Promise<ShopSettings> => {
-  const row = await em.findOne(SettingRow, { key: 'shop' });
-  return parse(ShopSettings, row ? JSON.parse(row.value) : {}, 'shop');
-};
 
 const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise<CatalogueVehicle[]> => {
   const params = where.id ? [where.id] : [];
@@ -44,11 +37,6 @@ const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise
     else sensing.set(line.vehicleId, [line]);
   }
   return vehicles.map((row) => ({ ...row, wheelEnds: wheelEndsOf(row.id, sensing.get(row.id) ?? []) }));
-};
-
-/** Keeps the shop's settings. */
-export const saveShopSettings = async (em: EntityManager, settings: ShopSettings): Promise<void> => {
-  await em.upsert(SettingRow, { key: 'shop', value: JSON.stringify(settings) });
 };
 
 /** Chains of supersession are followed so far. */

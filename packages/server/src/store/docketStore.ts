@@ -302,13 +302,20 @@ export const refreshLines = async (
   for (const { id, advice } of advised) await em.nativeUpdate(DocketRow, { id }, linesOf(advice));
 };
 
-/** The dockets on the counter as they are, newest first. */
-export const currentDockets = async (
+/** The dockets on the counter, newest first. */
+export const currentIds = async (em: EntityManager): Promise<string[]> =>
+  (
+    await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' }, fields: ['id'] })
+  ).map(({ id }) => id);
+
+/** A docket on the counter as it is; null where it is there no more. */
+export const currentDocket = async (
   em: EntityManager,
-): Promise<Array<{ id: string; number: number; headline: string; docket: Docket }>> =>
-  (await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' } })).map(
-    ({ id, number, headline, document }) => ({ id, number, headline, docket: storedDocket(document) }),
-  );
+  id: string,
+): Promise<{ number: number; headline: string; docket: Docket } | null> => {
+  const row = await em.findOne(DocketRow, { id, state: { $ne: 'closed' } });
+  return row && { number: row.number, headline: row.headline, docket: storedDocket(row.document) };
+};
 
 /** Today's figures: from the start of the day that `now` is in, local time. */
 export const figures = async (em: EntityManager, now: Date): Promise<Figures> => {

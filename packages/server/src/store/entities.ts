@@ -53,4 +53,17 @@ export const SettingRow = defineEntity({
   properties: { key: p.string().primary(), value: p.text() },
 });
 
-export const ENTITIES = [DocketRow, ChangeRow, SettingRow, ...CATALOGUE_ENTITIES];
+/** One change of the shop's settings. Rows are only ever added. */
+export const ShopChangeRow = defineEntity({
+  name: 'ShopChangeRow',
+  tableName: 'shop_change',
+  properties: {
+    version: p.integer().primary().autoincrement(false),
+    /** JSON of what was changed, and of the settings after it. */
+    change: p.text(),
+    settings: p.text(),
+    at: p.datetime(),
+  },
+});
+
+export const ENTITIES = [DocketRow, ChangeRow, SettingRow, ShopChangeRow, ...CATALOGUE_ENTITIES];

@@ -15,7 +15,7 @@ import type { PartView } from '@hardy/core/contract';
 import Fuse from 'fuse.js';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { catalogueRows, marks } from './catalogueRows.ts';
-import { shopSettings } from './catalogueStore.ts';
+import { shopSettings } from './shopStore.ts';
 
 const MOST_FOUND = 30;
 /** Words shorter than a trigram cannot be looked up in the index. */

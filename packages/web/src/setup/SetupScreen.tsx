@@ -1,8 +1,15 @@
-import { SCHOOL_HOLDS, SCHOOL_IN_WORDS, SCHOOLS, type ShopSettings } from '@hardy/core/words';
+import {
+  changedShop,
+  SCHOOL_HOLDS,
+  SCHOOL_IN_WORDS,
+  SCHOOLS,
+  type ShopChange,
+  type ShopSettings,
+} from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
@@ -13,6 +20,7 @@ import { AssumptionTable } from './AssumptionTable.tsx';
 import './setup.css';
 import { Choice, plainOptions } from '../desk/Choice.tsx';
 import { Field } from '../desk/Field.tsx';
+import type { ShopView } from '@hardy/core/contract';
 
 const DAILY = [
   'labour.rate',
@@ -24,6 +32,22 @@ const DAILY = [
   'refer.cost',
   'comeback.cost',
 ];
+
+/** How often it is asked what a change turned, in milliseconds. */
+const LOOK_MS = 300;
+
+interface Change {
+  readonly change: ShopChange;
+  readonly isUndo: boolean;
+}
+
+/** The change that takes another one back. */
+const undoing = (before: ShopSettings, { overrides, ...change }: ShopChange): ShopChange => ({
+  ...Object.fromEntries(Object.keys(change).map((key) => [key, before[key as keyof ShopSettings]])),
+  ...(overrides && {
+    overrides: Object.fromEntries(Object.keys(overrides).map((key) => [key, before.overrides[key] ?? null])),
+  }),
+});
 
 /** What the shop sets for itself: its ways, and every judgement number with its reason. */
 export function SetupScreen() {
@@ -37,37 +61,53 @@ export function SetupScreen() {
   });
   const shop = shopNow.data ?? null;
   const lines = assumptions.data ?? null;
-  const [past, setPast] = useState<ShopSettings[]>([]);
-  // One after another: each change is made on what the one before left.
+  const [past, setPast] = useState<ShopChange[]>([]);
+  // One after another: each change is made on the version the one before left.
   const saving = useMutation({
     scope: { id: 'shop' },
     mutationKey: ['shop'],
-    mutationFn: ({ next }: { next: ShopSettings; undoing: boolean }) => call('PUT /shop', { body: next }),
-    onMutate: ({ next }) => {
-      const before = queries.getQueryData<ShopSettings>(['shop']);
-      queries.setQueryData(['shop'], next);
-      return { before };
+    mutationFn: ({ change }: Change) =>
+      call('PATCH /shop', {
+        body: { version: queries.getQueryData<ShopView>(['shop'])?.version ?? 0, change },
+      }),
+    onMutate: ({ change }) => {
+      const before = queries.getQueryData<ShopView>(['shop']);
+      if (before)
+        queries.setQueryData<ShopView>(['shop'], { ...changedShop(before, change), version: before.version });
+      return { back: before ? undoing(before, change) : null };
     },
-    onSuccess: (answer, { undoing }, { before }) => {
+    onSuccess: (answer, { isUndo }, { back }) => {
       // A later change on its way is shown already: it was made on top of this one.
-      if (queries.isMutating({ mutationKey: ['shop'] }) <= 1) queries.setQueryData(['shop'], answer.settings);
-      setPast((old) => (undoing ? old.slice(0, -1) : before ? [...old, before] : old));
-      // The lines on the counter follow the settings.
-      void queries.invalidateQueries({ queryKey: ['dockets'] });
+      queries.setQueryData<ShopView>(['shop'], (shown) =>
+        shown && queries.isMutating({ mutationKey: ['shop'] }) > 1
+          ? { ...shown, version: answer.version }
+          : answer,
+      );
+      setPast((old) => (isUndo ? old.slice(0, -1) : back ? [...old, back] : old));
     },
-    onError: (_problem, _asked, context) => {
-      if (context?.before) queries.setQueryData(['shop'], context.before);
-    },
+    // What was refused is not shown as if it stood.
+    onError: () => void queries.invalidateQueries({ queryKey: ['shop'] }),
   });
-  const effect = saving.data ?? null;
+  const version = shop?.version ?? 0;
+  const turned = useQuery({
+    queryKey: ['turned', version],
+    queryFn: ({ signal }) => call('GET /shop/turned', { signal }),
+    enabled: saving.isSuccess,
+    refetchInterval: ({ state }) => (state.data?.done && state.data.version >= version ? false : LOOK_MS),
+  });
+  const effect = turned.data?.version === version ? turned.data : null;
+  const isDone = effect?.done === true;
+  useEffect(() => {
+    // The lines on the counter follow the settings.
+    if (isDone) void queries.invalidateQueries({ queryKey: ['dockets'] });
+  }, [isDone, version, queries]);
   const failure = saving.error ?? shopNow.error ?? assumptions.error;
   const error = failure ? problemInWords(failure) : null;
-  const save = (next: ShopSettings, undoing = false) => saving.mutate({ next, undoing });
+  const change = (part: ShopChange, isUndo = false) => saving.mutate({ change: part, isUndo });
   useTitle('Setup');
-  const change = (part: Partial<ShopSettings>) => shop && save({ ...shop, ...part });
   const undo = () => {
     const last = past.at(-1);
-    if (last) save(last, true);
+    if (last) change(last, true);
   };
   useKeys({ u: undo, b: () => void navigate('/') });
   const changed = Object.entries(shop?.overrides ?? {});
@@ -180,7 +220,13 @@ export function SetupScreen() {
                 ))}
               </ul>
               {changed.length > 0 && (
-                <Button onClick={() => change({ overrides: {} })}>All back to the defaults</Button>
+                <Button
+                  onClick={() =>
+                    change({ overrides: Object.fromEntries(changed.map(([key]) => [key, null])) })
+                  }
+                >
+                  All back to the defaults
+                </Button>
               )}
             </div>
             <AssumptionTable
@@ -188,10 +234,7 @@ export function SetupScreen() {
               overrides={shop.overrides}
               daily={DAILY}
               currency={shop.currency}
-              onChange={(key, value) => {
-                const { [key]: _, ...rest } = shop.overrides;
-                change({ overrides: value === null ? rest : { ...rest, [key]: value } });
-              }}
+              onChange={(key, value) => change({ overrides: { [key]: value } })}
             />
           </div>
         )}

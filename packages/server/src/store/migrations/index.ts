@@ -1,6 +1,12 @@
 import { Migration001Schema } from './Migration001Schema.ts';
 import { Migration002Catalogue } from './Migration002Catalogue.ts';
 import { Migration003PartMoney } from './Migration003PartMoney.ts';
+import { Migration004ShopHistory } from './Migration004ShopHistory.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
-export const MIGRATIONS = [Migration001Schema, Migration002Catalogue, Migration003PartMoney];
+export const MIGRATIONS = [
+  Migration001Schema,
+  Migration002Catalogue,
+  Migration003PartMoney,
+  Migration004ShopHistory,
+];

@@ -1,0 +1,70 @@
+import { advise } from '@hardy/core';
+import type { Turned, TurnedAnswer } from '@hardy/core/contract';
+import type { MikroORM } from '@mikro-orm/better-sqlite';
+import { setImmediate } from 'node:timers/promises';
+import { knowledgeFor } from './store/catalogueStore.ts';
+import { currentDocket, currentIds, refreshLines } from './store/docketStore.ts';
+
+/** Of so many dockets, the newest, a change tells what it turned; the lines of the others follow after. */
+const MOST_TOLD = 40;
+
+/** Works out what a change of the settings did to the dockets on the counter, one by one, while others are served. */
+export class TurnedDockets {
+  private answer: TurnedAnswer = { version: 0, turned: [], looked: 0, done: true };
+  private stop = new AbortController();
+  private working: Promise<void> = Promise.resolve();
+
+  constructor(
+    private readonly orm: MikroORM,
+    private readonly failed: (error: unknown) => void,
+  ) {}
+
+  state(): TurnedAnswer {
+    return this.answer;
+  }
+
+  /** Begins anew for a version: what was under way for an older one is left. */
+  begin(version: number): void {
+    this.stop.abort();
+    this.stop = new AbortController();
+    const { signal } = this.stop;
+    const before = this.working;
+    this.answer = { version, turned: [], looked: 0, done: false };
+    this.working = before
+      .then(() => this.work(version, signal))
+      .catch((error: unknown) => {
+        if (!signal.aborted) this.failed(error);
+      });
+  }
+
+  /** Leaves what is under way; to be waited for before the database is closed. */
+  close(): Promise<void> {
+    this.stop.abort();
+    return this.working;
+  }
+
+  private async work(version: number, signal: AbortSignal): Promise<void> {
+    const ids = await currentIds(this.orm.em.fork());
+    for (const [i, id] of ids.entries()) {
+      // Whoever waits is served between two dockets.
+      await setImmediate();
+      if (signal.aborted) return;
+      const em = this.orm.em.fork();
+      const docket = await currentDocket(em, id);
+      if (!docket) continue;
+      const advice = advise(docket.docket, await knowledgeFor(em, docket.docket));
+      await refreshLines(em, [{ id, advice }]);
+      if (i >= MOST_TOLD) continue;
+      const { number, headline: said } = docket;
+      const after = advice.verdict.sentence;
+      const turned: Turned[] = said === after ? [] : [{ id, number, before: said, after }];
+      this.answer = {
+        version,
+        turned: [...this.answer.turned, ...turned],
+        looked: i + 1,
+        done: false,
+      };
+    }
+    this.answer = { ...this.answer, done: true };
+  }
+}
