@@ -117,7 +117,7 @@ describe('the shop sets its judgement', () => {
     expect(await sql(`select change from shop_change where version = ${version + 1}`)).toEqual([
       { change: '{"name":"Ours"}' },
     ]);
-    await expect(sql('delete from shop_change')).rejects.toThrow(/append-only/);
+    expect(await sql('delete from shop_change').catch(String)).toMatch(/append-only/);
     await saved({ name });
   });
 

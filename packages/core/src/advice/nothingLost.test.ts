@@ -186,3 +186,33 @@ test('every fact moves a probability, or says in words why it does not', () => {
     { numRuns: 40 },
   );
 }, 120_000);
+
+describe('a docket with more facts than anybody reads', () => {
+  const codes = (n: number) =>
+    Array.from({ length: n }, (_, i) => ({
+      code: `C00${(0x31 + (i % 12)).toString(16).toUpperCase()}-${['13', '37', '64'][i % 3]}`,
+      module: 'ABS',
+      text: `wheel speed sensor ${i}`,
+    }));
+  const seen: Check[] = [{ check: 'visual.connector', wheelEnd: 'A1L', result: 'corroded' }];
+
+  test('tells what forty of them did, what was seen before what was read, and says so of the others', () => {
+    const advice = advise(docket({ vehicle: { axles: 2 }, codes: codes(60), checks: seen }), knowledge);
+    const many = advice.facts.filter(({ said }) => said.startsWith('one of many'));
+    expect(many).toHaveLength(60 + 1 - 40);
+    expect(many.every(({ path }) => path.startsWith('codes['))).toBe(true);
+    expect(of(advice, 'checks[0]')?.effects.length).toBeGreaterThan(0);
+  });
+
+  test('is answered alike however its codes are ordered', () => {
+    const given = { vehicle: { axles: 2 }, checks: seen };
+    const list = codes(45);
+    const [there, back] = [list, [...list].reverse()].map(
+      (each) => advise(docket({ ...given, codes: each }), knowledge).causes,
+    );
+    for (const { cause, wheelEnd, probability } of there ?? [])
+      expect(
+        back?.find((other) => other.cause === cause && other.wheelEnd === wheelEnd)?.probability,
+      ).toBeCloseTo(probability, 9);
+  });
+});

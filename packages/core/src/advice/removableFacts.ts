@@ -93,11 +93,34 @@ const buildFacts = ({ vehicle }: Docket): Fact[] => [
   })),
 ];
 
+/** So many facts are reckoned one by one: what each of more did nobody reads, and everybody waits for. */
+const MOST_RECKONED = 40;
+const ONE_OF_MANY = `one of many: what each did is worked out for the first ${MOST_RECKONED}`;
+
+/** What is told first of, where there are too many: what was seen and done, then codes of a wheel, then the others. */
+const rankOf = (path: string, d: Diagnosed): number => {
+  const code = /^codes\[(\d+)\]/.exec(path);
+  if (!code) return 0;
+  return d.codes[Number(code[1])]?.role === 'root' ? 1 : 2;
+};
+
+/** The facts that are reckoned one by one. */
+const reckoned = (facts: readonly Fact[], d: Diagnosed): ReadonlySet<string> =>
+  new Set(
+    facts
+      .map(({ path }) => path)
+      .filter((path) => uses(d.evidence, path))
+      .sort((one, other) => rankOf(one, d) - rankOf(other, d))
+      .slice(0, MOST_RECKONED),
+  );
+
 /** Every fact of a docket that may move what is believed, each with what would be believed without it. */
 export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge): Removable[] => {
   const why = (path: string) => () => whyIdle(path, d.docket, d.codes, d.evidenceContext);
   const ask = (vehicle: DocketVehicle, evidence: Evidence) =>
     posterior(d.groups, evidence, vehicle, knowledge.today, d.a, d.memo);
+  const listed = listedFacts(d);
+  const apart = reckoned(listed, d);
   return [
     ...ODDS_FACTS.filter(({ field }) => d.vehicle[field] != null).map(({ field, label }) => ({
       path: `vehicle.${field}`,
@@ -106,11 +129,10 @@ export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge
       without: () => ask({ ...d.vehicle, [field]: null }, d.evidence),
       why: why(`vehicle.${field}`),
     })),
-    ...listedFacts(d).map((fact) => ({
+    ...listed.map((fact) => ({
       ...fact,
-      without: () =>
-        uses(d.evidence, fact.path) ? ask(d.vehicle, evidenceWithout(d.evidence, fact.path)) : null,
-      why: why(fact.path),
+      without: () => (apart.has(fact.path) ? ask(d.vehicle, evidenceWithout(d.evidence, fact.path)) : null),
+      why: uses(d.evidence, fact.path) && !apart.has(fact.path) ? () => ONE_OF_MANY : why(fact.path),
     })),
     ...buildFacts(given).map((fact) => ({ ...fact, without: () => null, why: why(fact.path) })),
     ...readingFacts(given).map(({ docket, ...fact }) => ({

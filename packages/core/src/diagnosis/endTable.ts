@@ -41,6 +41,8 @@ interface Pieces {
   priors(end: WheelEnd, architecture: Architecture, states: readonly State[]): readonly number[];
   /** Chance of one finding in every state, for one set of shared causes. */
   column(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  /** A column to a power, worked out once. */
+  damped(column: Float64Array, power: number): Float64Array;
   /** Chance that a check shows nothing in every state; zero where it says nothing. */
   sound(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
   /** How far a finding can move any fault: the most it can tell. */
@@ -67,22 +69,33 @@ const weigh = (
   repeat: number,
 ): Weighing[] => {
   const spread = findings.map(spreadOf);
-  return findings.map((finding, i): Weighing => {
-    const alike = findings
-      .map((other, j) => ({ other, j }))
-      .filter(({ other, j }) => j !== i && other.mechanism === finding.mechanism);
-    const stronger = ({ other, j }: { other: Finding; j: number }) => {
-      const [mine, its] = [spread[i] ?? 0, spread[j] ?? 0];
-      if (other.kind !== finding.kind || its < mine) return false;
-      // Equally telling: by what they say, so that the order they were written in changes nothing.
-      return its > mine || other.label < finding.label || (other.label === finding.label && j < i);
-    };
-    if (finding.kind === 'check')
-      return !finding.isNormal && alike.some((a) => a.other.kind === 'present' || stronger(a))
-        ? { whole: 1, abnormal: repeat - 1 }
-        : { whole: 1, abnormal: 0 };
-    return { whole: alike.some(stronger) ? repeat : 1, abnormal: 0 };
+  /** The most telling of each mechanism and kind. */
+  const best = new Map<string, number>();
+  const groupOf = ({ mechanism, kind }: Finding) => `${kind} ${mechanism}`;
+  const isStronger = (i: number, j: number): boolean => {
+    const [mine, its] = [spread[i] ?? 0, spread[j] ?? 0];
+    if (its !== mine) return its > mine;
+    // Equally telling: by what they say, so that the order they were written in changes nothing.
+    const [my, other] = [findings[i]?.label ?? '', findings[j]?.label ?? ''];
+    return other < my || (other === my && j < i);
+  };
+  const reported = new Set<string>();
+  findings.forEach((finding, i) => {
+    const group = groupOf(finding);
+    const sofar = best.get(group);
+    if (sofar === undefined || isStronger(sofar, i)) best.set(group, i);
+    if (finding.kind === 'present') reported.add(finding.mechanism);
   });
+  return findings.map((finding, i): Weighing => {
+    const repeats = best.get(groupOf(finding)) !== i;
+    if (finding.kind !== 'check') return { whole: repeats ? repeat : 1, abnormal: 0 };
+    const foretold = !finding.isNormal && (repeats || reported.has(finding.mechanism));
+    return { whole: 1, abnormal: foretold ? repeat - 1 : 0 };
+  });
+};
+
+const multiply = (out: Float64Array, by: Float64Array): void => {
+  for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
 };
 
 const build = (
@@ -108,11 +121,11 @@ const build = (
       findings.forEach((_, i) => {
         const { whole, abnormal } = powers[here]?.[i] as Weighing;
         const column = columns[i] as Float64Array;
-        const sound = abnormal === 0 ? null : pieces.sound(findings[i] as Finding, end, architecture, shared);
-        for (let t = 0; t < out.length; t++) {
-          const chance = column[t] as number;
-          const told = whole === 1 ? chance : chance ** whole;
-          out[t] = (out[t] as number) * (sound ? told * (1 - (sound[t] as number)) ** abnormal : told);
+        multiply(out, whole === 1 ? column : pieces.damped(column, whole));
+        if (abnormal !== 0) {
+          const sound = pieces.sound(findings[i] as Finding, end, architecture, shared);
+          for (let t = 0; t < out.length; t++)
+            out[t] = (out[t] as number) * (1 - (sound[t] as number)) ** abnormal;
         }
       });
       return out;
@@ -178,6 +191,7 @@ export const endTables = (): EndTables => {
   const sounds = new Map<string, Float64Array>();
   const spreads = new Map<string, number>();
   const silents = new Map<string, Float64Array>();
+  const powered = new WeakMap<Float64Array, Map<number, Float64Array>>();
   const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => ({
     priors: (end, architecture, states) =>
       memo(priors, `${end} ${id(architecture)} ${id(vehicle)} ${id(a)}`, () => {
@@ -198,6 +212,13 @@ export const endTables = (): EndTables => {
           likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
         );
       }),
+    damped: (column, power) => {
+      const known = powered.get(column) ?? new Map<number, Float64Array>();
+      powered.set(column, known);
+      const damped = known.get(power) ?? column.map((chance) => chance ** power);
+      known.set(power, damped);
+      return damped;
+    },
     sound: (finding, end, architecture, shared) =>
       memo(sounds, `${id(finding)} ${end} ${id(architecture)} ${shared}`, () => {
         const also = SHARED_STATES[shared] ?? [];
