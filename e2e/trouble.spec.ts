@@ -59,3 +59,23 @@ test('nothing is fetched from anywhere else', async ({ page }) => {
   expect(elsewhere).toEqual([]);
   expect(errors).toEqual([]);
 });
+
+test('a piece of the pages that does not come is loaded anew once, then told with a way on', async ({
+  page,
+}) => {
+  let asked = 0;
+  await page.route(/SetupScreen-.*\.js/, (route) => {
+    asked++;
+    return route.abort();
+  });
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Setup' }).click();
+  await expect(page.getByRole('alert')).toContainText('A piece of it did not come');
+  expect(asked).toBeGreaterThan(1);
+  expect(asked).toBeLessThan(6);
+  await page.unroute(/SetupScreen-.*\.js/);
+  await page.getByRole('button', { name: 'Load the page anew' }).click();
+  await expect(page.getByRole('heading', { name: 'Setup' })).toBeVisible();
+  await page.getByRole('link', { name: 'Shelf' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+});

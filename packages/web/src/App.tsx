@@ -6,6 +6,7 @@ import { lazy, Suspense } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { CounterScreen } from './counter/CounterScreen.tsx';
 import { Desk } from './desk/Desk.tsx';
+import { WithMishaps } from './desk/Mishap.tsx';
 import { useTyping } from './desk/useTyping.ts';
 import { queryClient } from './state/queryClient.ts';
 import { theme, TOKENS } from './theme.ts';
@@ -53,22 +54,24 @@ export function App() {
         <QueryClientProvider client={queryClient}>
           <BrowserRouter>
             <Typing />
-            <Suspense fallback={null}>
-              <Routes>
-                <Route path="/" element={<CounterScreen />} />
-                <Route path="/docket/:id" element={<DocketScreen />} />
-                <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
-                <Route path="/docket/:id/compare" element={<CompareScreen />} />
-                <Route path="/docket/:id/ways" element={<CustomerPage />} />
-                <Route path="/docket/:id/trace" element={<TraceScreen />} />
-                <Route path="/shelf" element={<ShelfScreen />} />
-                <Route path="/shelf/labels" element={<Labels />} />
-                <Route path="/shelf/print/:number" element={<LifeSize />} />
-                <Route path="/setup" element={<SetupScreen />} />
-                <Route path="/trace" element={<TraceScreen />} />
-                <Route path="*" element={<Lost />} />
-              </Routes>
-            </Suspense>
+            <WithMishaps>
+              <Suspense fallback={null}>
+                <Routes>
+                  <Route path="/" element={<CounterScreen />} />
+                  <Route path="/docket/:id" element={<DocketScreen />} />
+                  <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+                  <Route path="/docket/:id/compare" element={<CompareScreen />} />
+                  <Route path="/docket/:id/ways" element={<CustomerPage />} />
+                  <Route path="/docket/:id/trace" element={<TraceScreen />} />
+                  <Route path="/shelf" element={<ShelfScreen />} />
+                  <Route path="/shelf/labels" element={<Labels />} />
+                  <Route path="/shelf/print/:number" element={<LifeSize />} />
+                  <Route path="/setup" element={<SetupScreen />} />
+                  <Route path="/trace" element={<TraceScreen />} />
+                  <Route path="*" element={<Lost />} />
+                </Routes>
+              </Suspense>
+            </WithMishaps>
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>
