@@ -64,7 +64,7 @@ export function SpeedPlot({ label, unit, curves, from, to, height, marks, onZoom
           {
             stroke: INK,
             font: FONT,
-            size: 58,
+            size: 68,
             grid: { stroke: HAIRLINE, width: 0.5 },
             ticks: { stroke: HAIRLINE, size: 4 },
             values: (_, ticks) => ticks.map((t, i) => (i === ticks.length - 1 ? `${t} ${unit}` : `${t}`)),
