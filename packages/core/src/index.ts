@@ -17,7 +17,7 @@ export {
 } from './catalogueFiles/tables.ts';
 export type { CatalogueTable } from './catalogueFiles/catalogueTable.ts';
 export { keptName, type KeptRow } from './catalogueFiles/keptRow.ts';
-export { delimiterOf, readTable, wheelEndsOf } from './catalogueFiles/readTable.ts';
+export { delimiterOf, readRow, readTable, wheelEndsOf } from './catalogueFiles/readTable.ts';
 export { CHECK_NAMES } from './checkKinds/checkTypes.ts';
 export { fitAll, type FitLine } from './fitment/fitQuestion.ts';
 export { chainOf, circlesIn } from './fitment/supersession.ts';

@@ -46,7 +46,7 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Served => {
   // The shop’s own machine speaks plain HTTP to itself: nothing may turn that into https.
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(problems);
-  app.use(gate());
+  app.use(gate);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
   for (const router of [
     catalogueRoutes(orm, intake),

@@ -24,25 +24,21 @@ const isReadable = (url: string): boolean => {
  * site that was made to lead here (421), a foreign page (403), an address nobody can read (400). Tools send neither
  * Origin nor fetch metadata and come in by the name alone.
  */
-export const gate =
-  (alsoNamed: readonly string[] = []) =>
-  async (ctx: Context, next: Next): Promise<void> => {
-    const host = ctx.get('host');
-    const name = nameOf(host);
-    if (!name || ![...OWN_NAMES, ...alsoNamed].includes(name.toLowerCase()))
-      throw problem(
-        421,
-        'Not this machine',
-        'this server answers on this machine only; use the address it printed',
-      );
-    const origin = ctx.get('origin');
-    if (origin && origin !== `${ctx.protocol}://${host}`)
-      throw problem(403, 'Another site', 'pages of another site may not read or change anything here');
-    const site = ctx.get('sec-fetch-site');
-    const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api/');
-    if (site && !OUR_OWN.has(site) && !isPage)
-      throw problem(403, 'Another site', 'pages of another site may not read or change anything here');
-    if (!isReadable(ctx.url)) throw problem(400, 'Bad request', 'the address cannot be read');
-    if (ctx.path.startsWith('/api/')) ctx.set('Cache-Control', 'no-store');
-    await next();
-  };
+export const gate = async (ctx: Context, next: Next): Promise<void> => {
+  const host = ctx.get('host');
+  const name = nameOf(host);
+  if (!name || !OWN_NAMES.includes(name.toLowerCase()))
+    throw problem(
+      421,
+      'Not this machine',
+      'this server answers on this machine only; use the address it printed',
+    );
+  const origin = ctx.get('origin');
+  const site = ctx.get('sec-fetch-site');
+  const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api/');
+  if ((origin && origin !== `${ctx.protocol}://${host}`) || (site && !OUR_OWN.has(site) && !isPage))
+    throw problem(403, 'Another site', 'pages of another site may not read or change anything here');
+  if (!isReadable(ctx.url)) throw problem(400, 'Bad request', 'the address cannot be read');
+  if (ctx.path.startsWith('/api/')) ctx.set('Cache-Control', 'no-store');
+  await next();
+};

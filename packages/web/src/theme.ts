@@ -80,6 +80,8 @@ export const theme = createTheme({
     MuiDialogTitle: { styleOverrides: { root: { fontSize: 18, fontWeight: 600, padding: '16px 24px 8px' } } },
     MuiBackdrop: { styleOverrides: { root: { backgroundColor: 'rgba(20,24,27,0.72)' } } },
     MuiTooltip: { styleOverrides: { tooltip: { backgroundColor: INK.ink, fontSize: 13 } } },
+    MuiDialogContent: { styleOverrides: { root: { '& a': { color: 'inherit' } } } },
+    MuiFormControlLabel: { styleOverrides: { label: { fontSize: 'inherit' } } },
     MuiInputBase: {
       styleOverrides: { input: { '&::placeholder': { color: INK.inkSoft, opacity: 1 } } },
     },

@@ -1,11 +1,24 @@
 import { parse as parseCsv } from 'csv-parse/sync';
 import { BadInput } from '../vocabulary/badInput.ts';
 import type { CatalogueVehicle, SensingLine } from '../vocabulary/catalogue.ts';
-import type { CatalogueTable } from './catalogueTable.ts';
+import type { CatalogueTable, Cells } from './catalogueTable.ts';
 
 /** Comma or semicolon, as the heading has it: cells hold both. */
 export const delimiterOf = (heading: string): ',' | ';' =>
   heading.split(';').length > heading.split(',').length ? ';' : ',';
+
+/**
+ * One row of a file.
+ * @throws BadInput naming the file, the line and the heading.
+ */
+export const readRow = <T>(table: CatalogueTable<T>, cells: Cells, line: number): T => {
+  try {
+    return table.read(cells);
+  } catch (error) {
+    if (error instanceof BadInput) throw new BadInput(`${table.file} line ${line}.${error.path}`, error.what);
+    throw error;
+  }
+};
 
 /**
  * Rows of one file of a catalogue, whole: what the shop or the command line has at hand as text.
@@ -22,13 +35,7 @@ export const readTable = <T>(table: CatalogueTable<T>, text: string): T[] => {
       skip_empty_lines: true,
       delimiter: delimiterOf(text.slice(0, text.indexOf('\n'))),
       on_record: (cells: Record<string, string>, { lines }) => {
-        try {
-          rows.push(table.read(cells));
-        } catch (error) {
-          if (error instanceof BadInput)
-            throw new BadInput(`${table.file} line ${lines}.${error.path}`, error.what);
-          throw error;
-        }
+        rows.push(readRow(table, cells, lines));
         return null;
       },
     });

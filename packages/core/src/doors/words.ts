@@ -36,7 +36,7 @@ export {
 } from '../vocabulary/inWords.ts';
 export type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
 export { totalCents } from '../vocabulary/money.ts';
-export { PART_FIGURES } from '../vocabulary/partFigures.ts';
+export { PART_FIGURES } from '../partKinds/partData.ts';
 export { CATALOGUE_FILES } from '../vocabulary/catalogueFile.ts';
 export { isEan13 } from '../vocabulary/partNumber.ts';
 export { changedShop } from '../vocabulary/changedShop.ts';

@@ -6,7 +6,7 @@ import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { randomFrom } from '../chance/random.ts';
 import { PARTS } from '../catalogueFiles/tables.ts';
 import type { CataloguePart } from '../vocabulary/catalogue.ts';
-import { PART_FIGURES } from '../vocabulary/partFigures.ts';
+import { PART_FIGURES } from '../partKinds/partData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { indistinguishable, matchPart } from './matchPart.ts';
 import { deviationOf, readingChance, type Reading } from './readingChance.ts';

@@ -1,7 +1,8 @@
 import { preferredPart } from '../fitment/fittingParts.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { CataloguePart } from '../vocabulary/catalogue.ts';
-import { PART_FIGURES, type PartFigure } from '../vocabulary/partFigures.ts';
+import { PART_FIGURES } from '../partKinds/partData.ts';
+import type { PartFigure } from '../partKinds/partFigure.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { deviationOf, readingChance, type Reading } from './readingChance.ts';
 

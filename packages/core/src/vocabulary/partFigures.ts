@@ -1,9 +1,6 @@
 import { PART_FIGURES } from '../partKinds/partData.ts';
 import type { PartFigure } from '../partKinds/partFigure.ts';
 
-export { PART_FIGURES };
-export type { FigureKind, PartFigure } from '../partKinds/partFigure.ts';
-
 /** Every figure by its key. */
 export const FIGURE_BY_KEY: ReadonlyMap<string, PartFigure> = new Map(
   Object.values(PART_FIGURES)

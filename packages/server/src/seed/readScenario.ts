@@ -1,8 +1,8 @@
 import {
-  BadInput,
   CATALOGUE_TABLES,
   parse,
   parseDocket,
+  readRow,
   ShopSettings,
   type CatalogueTable,
   type Docket,
@@ -16,13 +16,7 @@ import { csvRows } from '../catalogue/csvRows.ts';
 const rowsOf = async <T>(folder: string, table: CatalogueTable<T>): Promise<T[]> => {
   const rows: T[] = [];
   for await (const { cells, line } of csvRows(join(folder, table.file), table.file, table.headings))
-    try {
-      rows.push(table.read(cells));
-    } catch (error) {
-      if (error instanceof BadInput)
-        throw new BadInput(`${table.file} line ${line}.${error.path}`, error.what);
-      throw error;
-    }
+    rows.push(readRow(table, cells, line));
   return rows;
 };
 

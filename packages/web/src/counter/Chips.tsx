@@ -107,7 +107,7 @@ export function Chips({ reading, text, axles, effectOf, said, onChange, onDrop, 
                     : chip.asked
                       ? 'which wheel?'
                       : 'any wheel'}
-                  {ends.length > 0 && known && <span className="chip-known"> {known}</span>}
+                  {ends.length > 0 && known && <span className="chip-known">{known}</span>}
                 </ButtonBase>
               )}
               <ButtonBase

@@ -29,7 +29,6 @@ const DAILY = [
   'horizon.years',
   'idle-day.cost',
   'idle-day.fleet',
-  'refer.cost',
   'comeback.cost',
 ];
 

@@ -76,19 +76,23 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
             </span>
           ))}
         </p>
+        <p className="gap">In: choose any of these files; what is there already is changed by its key.</p>
         <p className="gap">
-          In: choose any of these files; what is there already is changed by its key.{' '}
+          <Button onClick={() => picker.current?.click()}>Choose files</Button>
           <input
             ref={picker}
             type="file"
             multiple
+            className="unseen"
+            tabIndex={-1}
             accept=".csv,.json"
             aria-label="Catalogue files to bring in"
             onChange={(event) => {
               setFiles([...(event.target.files ?? [])]);
               setId(null);
             }}
-          />
+          />{' '}
+          <span className="soft">{files.map(({ name }) => name).join(', ') || 'none chosen'}</span>
         </p>
         <RadioGroup
           row
