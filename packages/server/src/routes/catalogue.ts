@@ -100,8 +100,7 @@ export const catalogueRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
         },
         (error: unknown) => {
           running.state = 'failed';
-          running.problem =
-            error instanceof BadInput ? error.message : 'The files could not be read.';
+          running.problem = error instanceof BadInput ? error.message : 'The files could not be read.';
         },
       )
       .finally(() => void rm(running.folder, { recursive: true, force: true }));
