@@ -6,7 +6,7 @@ import { APPLICATIONS, CATALOGUE_TABLES, eanCheckDigit } from '@hardy/core';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { importCatalogue } from '../packages/server/src/catalogue/importCatalogue.ts';
 import { sliceFor } from '../packages/server/src/store/catalogueStore.ts';
-import { openStore } from '../packages/server/src/store/openStore.ts';
+import { openCatalogueFile } from '../packages/server/src/store/catalogueFile.ts';
 import { searchParts } from '../packages/server/src/store/partStore.ts';
 
 const MAKES = ['Tolvane', 'Merrowby', 'Quillon', 'Osterhaal', 'Fennick'];
@@ -63,12 +63,11 @@ export const catalogueTimes = async (rows = 1_000_000) => {
   const folder = mkdtempSync(join(tmpdir(), 'million-'));
   const [vehicles, parts] = [20_000, 60_000];
   await writeFiles(folder, rows, vehicles, parts);
-  const orm = await openStore(join(folder, 'bench.sqlite'));
+  const orm = await openCatalogueFile(join(folder, 'bench.sqlite'));
   const began = performance.now();
   const report = await importCatalogue(orm, {
     folder,
     mode: 'whole',
-    signal: new AbortController().signal,
     progress: () => undefined,
   });
   const seconds = (performance.now() - began) / 1000;

@@ -66,3 +66,4 @@ export { ShopSettings, type ShopChange } from './vocabulary/shop.ts';
 export { TraceReading } from './vocabulary/traceReading.ts';
 export { axleOf } from './vocabulary/wheelEndWords.ts';
 export { Cause, PartClass, Side } from './vocabulary/words.ts';
+export { mergeThree, type MergeClash } from './vocabulary/mergeThree.ts';

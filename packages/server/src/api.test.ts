@@ -1,5 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Advice, Comparison, Docket, parse } from '@hardy/core';
+import { CATALOGUE_ENTITIES } from './store/catalogueEntities.ts';
+import { openCatalogueFile } from './store/catalogueFile.ts';
 import { ENTITIES } from './store/entities.ts';
 import { openScenario } from './tests/openScenario.ts';
 
@@ -30,7 +33,9 @@ const put = (view: View, docket: Docket, version = view.version) =>
 
 describe('the scenario', () => {
   test('is all there', async () => {
-    const lines: Array<{ state: string; headline: string }> = (await api('GET', '/dockets?state=all')).body;
+    const { dockets: lines }: { dockets: Array<{ state: string; headline: string }> } = (
+      await api('GET', '/dockets?state=all')
+    ).body;
     expect(lines).toHaveLength(12);
     expect(lines.filter((line) => line.state === 'closed')).toHaveLength(3);
     expect(new Set(lines.map((line) => line.state))).toEqual(new Set(['open', 'ordered', 'closed']));
@@ -42,7 +47,8 @@ describe('the scenario', () => {
 
 describe('looking for a docket', () => {
   const found = async (q: string): Promise<number> =>
-    ((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body as unknown[]).length;
+    ((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body as { dockets: unknown[] })
+      .dockets.length;
 
   test.each(['%', '_', 'min%bus', 'm_nibus', '\\'])('%s is looked for as it is written', async (q) => {
     expect(await found(q)).toBe(0);
@@ -105,31 +111,91 @@ describe('dockets', () => {
     expect(late?.lines[0]?.description).toContain('oval plug');
   });
 
-  test('a stale write gets 409 with both sides\u2019 values, and nothing is lost', async () => {
+  test('two changes of different fields made on one version are both there, and nobody is asked', async () => {
     const view = await opened();
-    const mine: Docket = { ...view.docket, symptoms: ['lamp.abs', 'noise.wheel'] };
     const theirs: Docket = { ...view.docket, vehicle: { ...view.docket.vehicle, saltExposure: 'high' } };
     expect((await put(view, theirs)).status).toBe(200);
-    const clash = await put(view, mine);
+    const both = await put(view, { ...view.docket, symptoms: ['lamp.abs', 'noise.wheel'] });
+    expect(both.status).toBe(200);
+    const { version, docket } = both.body as View;
+    expect(version).toBe(3);
+    expect(docket.vehicle?.saltExposure).toBe('high');
+    expect(docket.symptoms).toEqual(['lamp.abs', 'noise.wheel']);
+  });
+
+  test('one field changed by both gets 409 with that field alone, and what each has', async () => {
+    const view = await opened();
+    const salted = (saltExposure: 'some' | 'high'): Docket => ({
+      ...view.docket,
+      vehicle: { ...view.docket.vehicle, saltExposure },
+    });
+    expect((await put(view, { ...salted('high'), wants: ['today'] })).status).toBe(200);
+    const clash = await put(view, salted('some'));
     expect(clash.status).toBe(409);
     expect(clash.type).toContain('application/problem+json');
-    const body = clash.body as {
-      theirVersion: number;
-      theirs: Docket;
-      yours: Docket;
-      differences: Array<{ path: string; theirs: unknown; yours: unknown }>;
-    };
-    expect(body.theirVersion).toBe(2);
-    expect(body.theirs.vehicle?.saltExposure).toBe('high');
-    expect(body.yours.symptoms).toEqual(['lamp.abs', 'noise.wheel']);
-    expect(body.differences).toEqual(
-      expect.arrayContaining([
-        expect.objectContaining({ path: 'symptoms[1]', theirs: null, yours: 'noise.wheel' }),
-        expect.objectContaining({ path: 'vehicle.saltExposure', theirs: 'high' }),
-      ]),
+    expect(clash.body).toMatchObject({
+      yourVersion: 1,
+      theirVersion: 2,
+      theirs: { wants: ['today'] },
+      merged: { wants: ['today'], vehicle: { saltExposure: 'high' } },
+      clashes: [{ place: ['vehicle', 'saltExposure'], theirs: 'high', yours: 'some' }],
+    });
+    expect(((await api('GET', `/dockets/${view.id}`)).body as View).version).toBe(2);
+  });
+
+  test('what is right by itself and wrong together is asked as a field', async () => {
+    const view = await opened();
+    const two: Docket = { ...view.docket, vehicle: { ...view.docket.vehicle, axles: 2 } };
+    expect((await put(view, two)).status).toBe(200);
+    const third = await put(view, {
+      ...view.docket,
+      checks: [{ check: 'bearing.play', wheelEnd: 'A3L', result: 'none' }],
+    });
+    expect(third.status).toBe(409);
+    expect((third.body as { clashes: Array<{ place: string[] }> }).clashes.map(({ place }) => place)).toEqual(
+      [['checks']],
     );
-    const merged: View = (await put(view, mine, body.theirVersion)).body;
-    expect(merged.version).toBe(3);
+  });
+
+  test('a docket or a change sent again under its name is made once', async () => {
+    const id = randomUUID();
+    const words = 'tolvane skerry 2018 abs light C1B20';
+    const first = await api('POST', '/dockets', { id, words });
+    const again = await api('POST', '/dockets', { id, words });
+    expect((again.body as View).number).toBe((first.body as View).number);
+    const changeId = randomUUID();
+    const change = {
+      version: 1,
+      docket: { ...(first.body as View).docket, wants: ['today'] },
+      label: 'w',
+      changeId,
+    };
+    for (let i = 0; i < 3; i++)
+      expect(((await api('PUT', `/dockets/${id}`, change)).body as View).version).toBe(2);
+    const heard = { version: 2, words: 'no play front left', changeId: randomUUID() };
+    for (let i = 0; i < 3; i++)
+      expect(((await api('POST', `/dockets/${id}/words`, heard)).body as View).version).toBe(3);
+    expect(((await api('GET', `/dockets/${id}/history`)).body as unknown[]).length).toBe(3);
+  });
+
+  test('words are heard on the docket as it stands, whatever the page had', async () => {
+    const view = await opened();
+    expect((await put(view, { ...view.docket, wants: ['today'] })).status).toBe(200);
+    const heard = await api('POST', `/dockets/${view.id}/words`, { version: 1, words: 'no play front left' });
+    expect((heard.body as View).docket).toMatchObject({
+      wants: ['today'],
+      checks: [{ check: 'bearing.play' }],
+    });
+  });
+
+  test('many desks at once on one docket: every change is there', async () => {
+    const view = await opened();
+    const names = Array.from({ length: 4 }, (_, i) => `wish ${i}`);
+    const answers = await Promise.all(names.map((name) => put(view, { ...view.docket, wants: [name] })));
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200]);
+    expect([...(((await api('GET', `/dockets/${view.id}`)).body as View).docket.wants ?? [])].sort()).toEqual(
+      names,
+    );
   });
 
   test('undo and redo walk back and forth, and are history themselves', async () => {
@@ -224,8 +290,10 @@ describe('dockets', () => {
       await put(taken, { ...taken.docket, outcome: { result: 'cured', trueCause: 'bearing', note: null } })
     ).body;
     expect(closed.state).toBe('closed');
-    const found: Array<{ id: string }> = (await api('GET', `/dockets?state=all&q=${closed.number}`)).body;
-    expect(found.map((line) => line.id)).toEqual([view.id]);
+    const found: { dockets: Array<{ id: string }> } = (
+      await api('GET', `/dockets?state=all&q=${closed.number}`)
+    ).body;
+    expect(found.dockets.map((line) => line.id)).toEqual([view.id]);
   });
 });
 
@@ -271,15 +339,22 @@ describe('the door', () => {
 
   test('words that mean something to SQL or LIKE are only words', async () => {
     for (const q of ["'; drop table docket; --", '%%', '__', '\\'])
-      expect((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body).toEqual([]);
+      expect((await api('GET', `/dockets?state=all&q=${encodeURIComponent(q)}`)).body).toEqual({
+        dockets: [],
+        total: 0,
+        isMore: false,
+      });
     expect((await api('GET', '/dockets?state=all')).status).toBe(200);
   });
 });
 
 describe('the store', () => {
   test('migrations give just the tables the entities describe', async () => {
-    expect(ENTITIES.length).toBeGreaterThan(5);
-    expect((await server.running.orm.schema.getUpdateSchemaSQL({ wrap: false, safe: true })).trim()).toBe('');
+    expect(ENTITIES.length + CATALOGUE_ENTITIES.length).toBeGreaterThan(10);
+    const catalogue = await openCatalogueFile(':memory:');
+    for (const orm of [server.running.orm, catalogue])
+      expect((await orm.schema.getUpdateSchemaSQL({ wrap: false, safe: true })).trim()).toBe('');
+    await catalogue.close();
   });
 
   test('the history of a docket can be added to, never changed', async () => {
@@ -292,5 +367,15 @@ describe('the store', () => {
       );
     expect(await refused(`update docket_change set label = 'x'`)).toMatch(/append-only/);
     expect(await refused('delete from docket_change')).toMatch(/append-only/);
+    const columns = 'id, docket_id, version, content, parent, kind, label, document, at';
+    for (const table of ['insert or replace into', 'replace into'])
+      expect(
+        await refused(`${table} docket_change (${columns}) select ${columns} from docket_change limit 1`),
+      ).toMatch(/append-only/);
+    expect(
+      await refused(
+        `replace into docket_change (docket_id, version, content, kind, label, document, at) select docket_id, version, content, kind, 'x', '{}', at from docket_change limit 1`,
+      ),
+    ).toMatch(/append-only/);
   });
 });

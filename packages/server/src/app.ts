@@ -1,5 +1,4 @@
 import { bodyParser } from '@koa/bodyparser';
-import type { MikroORM } from '@mikro-orm/better-sqlite';
 import Koa from 'koa';
 import helmet from 'koa-helmet';
 import serve from 'koa-static';
@@ -7,13 +6,17 @@ import { existsSync } from 'node:fs';
 import { createReadStream } from 'node:fs';
 import { join } from 'node:path';
 import { gate } from './gate.ts';
-import { intakeCache } from './intakeCache.ts';
+import { Advising } from './advising/advising.ts';
+import type { Thinkers } from './advising/thinkers.ts';
+import { ImportDesk } from './catalogue/importDesk.ts';
 import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { docketRoutes } from './routes/dockets.ts';
 import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
+import type { Store } from './store/openStore.ts';
+import { forgetWords } from './store/partStore.ts';
 import { TurnedDockets } from './turnedDockets.ts';
 
 /** Everything the page may load comes from here: no network at run time. */
@@ -39,21 +42,30 @@ export interface Served {
 }
 
 /** The application: API under /api, and the built pages from `webFolder` when there are any. */
-export const createApp = (orm: MikroORM, webFolder: string | null): Served => {
+export const createApp = (store: Store, thinkers: Thinkers, webFolder: string | null): Served => {
   const app = new Koa();
-  const intake = intakeCache(orm);
-  const turned = new TurnedDockets(orm, (error) => app.emit('error', error));
+  const { orm } = store;
+  const wrong = (error: unknown) => app.emit('error', error);
+  const advising = new Advising(thinkers, () => orm.em.fork());
+  const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
+  const imports = new ImportDesk(store, {
+    in() {
+      advising.forget();
+      forgetWords(orm.em.fork());
+    },
+    wrong,
+  });
   // The shop’s own machine speaks plain HTTP to itself: nothing may turn that into https.
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(problems);
   app.use(gate);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
   for (const router of [
-    catalogueRoutes(orm, intake),
+    catalogueRoutes(store, imports),
     partRoutes(orm),
-    readingRoutes(orm, intake),
-    setupRoutes(orm, intake, turned),
-    docketRoutes(orm, intake),
+    readingRoutes(store, advising),
+    setupRoutes(store, advising, turned),
+    docketRoutes(store, advising),
   ])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
@@ -74,5 +86,11 @@ export const createApp = (orm: MikroORM, webFolder: string | null): Served => {
       ctx.body = createReadStream(join(webFolder, 'index.html'));
     });
   }
-  return { app, close: () => turned.close() };
+  return {
+    app,
+    async close() {
+      await Promise.all([turned.close(), imports.close()]);
+      await thinkers.close();
+    },
+  };
 };

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { exportFile } from './catalogue/exportCatalogue.ts';
 import { importCatalogue } from './catalogue/importCatalogue.ts';
-import { openStore } from './store/openStore.ts';
+import { openCatalogueFile } from './store/catalogueFile.ts';
 import { openScenario } from './tests/openScenario.ts';
 
 let server: Awaited<ReturnType<typeof openScenario>>;
@@ -16,7 +16,6 @@ beforeAll(async () => {
 afterAll(() => server.running.stop());
 
 const DEMO = join(__dirname, '../../../demo');
-const never = new AbortController().signal;
 const folderWith = (files: Readonly<Record<string, string | Buffer>>): string => {
   const folder = mkdtempSync(join(tmpdir(), 'cat-'));
   for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
@@ -26,17 +25,16 @@ const imported = (
   orm: Parameters<typeof importCatalogue>[0],
   files: Readonly<Record<string, string | Buffer>>,
   mode: ImportMode,
-  signal = never,
-) => importCatalogue(orm, { folder: folderWith(files), mode, signal, progress: () => undefined });
+) => importCatalogue(orm, { folder: folderWith(files), mode, progress: () => undefined });
 const exported = async (orm: Parameters<typeof importCatalogue>[0], file: string): Promise<string> => {
   let text = '';
   for await (const piece of exportFile(() => orm.em.fork(), file)!) text += piece;
   return text;
 };
-const opened: Array<Awaited<ReturnType<typeof openStore>>> = [];
+const opened: Array<Awaited<ReturnType<typeof openCatalogueFile>>> = [];
 afterAll(() => Promise.all(opened.map((orm) => orm.close(true))));
 const intoEmpty = async (files: Readonly<Record<string, string | Buffer>>, mode: ImportMode = 'whole') => {
-  const orm = await openStore(':memory:');
+  const orm = await openCatalogueFile(':memory:');
   opened.push(orm);
   const report = await imported(orm, files, mode);
   const parts = await orm.em
@@ -208,16 +206,25 @@ describe('catalogue files in and out', () => {
     expect(after.map((row) => [row.number, row.price_cents])).toEqual([['P1', 1375]]);
   });
 
-  test('a cancelled import leaves nothing behind; a wrong heading is told', async () => {
-    const orm = await openStore(':memory:');
+  test('a wrong heading is told', async () => {
+    const orm = await openCatalogueFile(':memory:');
     opened.push(orm);
-    const stop = new AbortController();
-    stop.abort();
-    const many = [PART_HEAD, ...Array.from({ length: 900 }, (_, i) => part(`P${i}`))].join('\n');
-    const report = await imported(orm, { 'parts.csv': many }, 'good', stop.signal);
-    expect(report.written).toBe(false);
-    expect(await orm.em.fork().getConnection().execute('select count(*) as n from part')).toEqual([{ n: 0 }]);
     await expect(imported(orm, { 'parts.csv': 'one,two\n1,2\n' }, 'whole')).rejects.toThrow(/has no heading/);
+  });
+
+  test('a circle of supersession over two imports is found, and the row that closes it told', async () => {
+    const chain = (number: string, next: string) => `${number},sensor,good,b,d,1,1,,1,1,1,0,,${next},,,,,`;
+    const { orm, report } = await intoEmpty({
+      'parts.csv': [PART_HEAD, chain('A', 'B'), chain('B', '')].join('\n'),
+    });
+    expect(report.errors).toEqual([]);
+    const second = await imported(orm, { 'parts.csv': [PART_HEAD, chain('B', 'A')].join('\n') }, 'good');
+    expect(second.errors.map(({ reason }) => reason)).toEqual(['B leads back to itself']);
+    const rows = await orm.em
+      .fork()
+      .getConnection()
+      .execute<Array<Record<string, unknown>>>('select number, superseded_by from part order by number');
+    expect(rows.map((row) => row.superseded_by)).toEqual(['B', null]);
   });
 });
 

@@ -1,5 +1,9 @@
+import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
 import { start } from './start.ts';
+
+/** More threads than people at the desks are of no use. */
+const MOST_THREADS = 4;
 
 const { values } = parseArgs({
   options: {
@@ -16,6 +20,7 @@ try {
     port: Number(values.port),
     webFolder: values.web,
     scenario: values.scenario ?? null,
+    threads: Math.min(MOST_THREADS, availableParallelism()),
   });
   process.stdout.write(`Hardy Spoke is open at ${running.address}\n`);
   let stopping = false;

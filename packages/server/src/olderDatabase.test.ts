@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { parseDocket } from '@hardy/core';
-import type { DocketLine, DocketView } from '@hardy/core/contract';
+import type { DocketLine, DocketLines, DocketView } from '@hardy/core/contract';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -28,13 +28,13 @@ const get = async <T>(path: string): Promise<T> => {
   return (await response.json()) as T;
 };
 const docketWith = async (test_: (line: DocketLine) => boolean): Promise<DocketView> => {
-  const line = (await get<DocketLine[]>('/dockets?state=all')).find(test_);
+  const line = (await get<DocketLines>('/dockets?state=all')).dockets.find(test_);
   return get<DocketView>(`/dockets/${line?.id ?? ''}`);
 };
 
 describe('a database written by an older version', () => {
   test('opens, with every docket readable and valid by today\u2019s rules', async () => {
-    const lines = await get<DocketLine[]>('/dockets?state=all');
+    const { dockets: lines } = await get<DocketLines>('/dockets?state=all');
     expect(lines.map(({ state }) => state).sort()).toEqual(['closed', 'open', 'ordered']);
     for (const { id } of lines) {
       const { docket } = await get<DocketView>(`/dockets/${id}`);

@@ -48,7 +48,9 @@ const opened = async (words: string): Promise<{ id: string; advice: Advice }> =>
 describe('the list on the counter', () => {
   test('speaks as the dockets do after a change', async () => {
     await saved({ overrides: { 'plan.check-floor': 500 } });
-    const lines: Array<{ id: string; headline: string }> = (await api('GET', '/dockets')).body;
+    const { dockets: lines }: { dockets: Array<{ id: string; headline: string }> } = (
+      await api('GET', '/dockets')
+    ).body;
     for (const { id, headline } of lines)
       expect(headline).toBe(
         ((await api('GET', `/dockets/${id}`)).body as { advice: Advice }).advice.verdict.sentence,

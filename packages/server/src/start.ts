@@ -1,5 +1,6 @@
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { Server } from 'node:http';
+import { thinkers } from './advising/thinkers.ts';
 import { createApp, type Served } from './app.ts';
 import { seedScenario } from './seed/seedScenario.ts';
 import { openStore } from './store/openStore.ts';
@@ -10,6 +11,8 @@ export interface Options {
   readonly webFolder: string | null;
   /** Scenario folder to fill an empty database from. */
   readonly scenario: string | null;
+  /** Threads that reckon advice; 0, also when absent: it is reckoned where requests are answered. */
+  readonly threads?: number;
 }
 
 export interface Running {
@@ -38,11 +41,13 @@ const listen = (app: Served['app'], port: number): Promise<Server> =>
   });
 
 /** Starts the server on this machine only. */
-export const start = async ({ database, port, webFolder, scenario }: Options): Promise<Running> => {
-  const orm = await openStore(database);
+export const start = async (options: Options): Promise<Running> => {
+  const { database, port, webFolder, scenario, threads = 0 } = options;
+  const store = await openStore(database);
+  const { orm } = store;
   try {
-    if (scenario) await seedScenario(orm, scenario);
-    const { app, close } = createApp(orm, webFolder);
+    if (scenario) await seedScenario(store, scenario);
+    const { app, close } = createApp(store, await thinkers(threads), webFolder);
     const server = await listen(app, port);
     const bound = server.address();
     return {
@@ -55,11 +60,11 @@ export const start = async ({ database, port, webFolder, scenario }: Options): P
         await closed;
         clearTimeout(timer);
         await close();
-        await orm.close();
+        await store.close();
       },
     };
   } catch (error) {
-    await orm.close();
+    await store.close();
     throw error;
   }
 };

@@ -1,9 +1,8 @@
-import { advise } from '@hardy/core';
+import type { Advice, Docket } from '@hardy/core';
 import type { Turned, TurnedAnswer } from '@hardy/core/contract';
-import type { MikroORM } from '@mikro-orm/better-sqlite';
+import type { EntityManager, MikroORM } from '@mikro-orm/better-sqlite';
 import { setImmediate } from 'node:timers/promises';
-import { knowledgeFor } from './store/catalogueStore.ts';
-import { currentDocket, currentIds, refreshLines } from './store/docketStore.ts';
+import { currentDocket, currentIds, refreshLines } from './store/docketLines.ts';
 
 /** Of so many dockets, the newest, a change tells what it turned; the lines of the others follow after. */
 const MOST_TOLD = 40;
@@ -16,6 +15,7 @@ export class TurnedDockets {
 
   constructor(
     private readonly orm: MikroORM,
+    private readonly adviser: (em: EntityManager, docket: Docket) => Promise<Advice>,
     private readonly failed: (error: unknown) => void,
   ) {}
 
@@ -52,7 +52,8 @@ export class TurnedDockets {
       const em = this.orm.em.fork();
       const docket = await currentDocket(em, id);
       if (!docket) continue;
-      const advice = advise(docket.docket, await knowledgeFor(em, docket.docket));
+      const advice = await this.adviser(em, docket.docket);
+      if (signal.aborted) return;
       await refreshLines(em, [{ id, advice }]);
       if (i >= MOST_TOLD) continue;
       const { number, headline: said } = docket;

@@ -9,19 +9,22 @@ import { TOOLS } from '../vocabulary/partFigures.ts';
 import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { PartClass, Side } from '../vocabulary/words.ts';
-import { ChangeLine, DocketLine, DocketView, Figures } from './docketViews.ts';
+import { ChangeLine, DocketLines, DocketView, Figures } from './docketViews.ts';
 import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
 import { AssumptionLine, ShopView, TurnedAnswer, VehicleLine } from './shopViews.ts';
 
 /** Text that is read: as long as a pasted scan report may be. */
 const MOST_TEXT = 1_100_000;
 const version = z.number().int().min(1);
+/** A name its maker gives a docket or a change, so that one sent twice is made once. */
+const made = z.uuid();
 
 /** Chips a person moved to another wheel, by key. */
 const Moves = z.record(z.string().max(300), WheelEnd.nullable());
 const words = z.string().min(1).max(MOST_TEXT);
+const Step = z.strictObject({ version, changeId: made.nullish() });
 
-export const IntakeRequest = z.object({
+export const IntakeRequest = z.strictObject({
   text: z.string().max(MOST_TEXT),
   moves: Moves.optional(),
   steeringSide: Side.nullish(),
@@ -48,31 +51,41 @@ export const API = {
   'GET /health': { answer: z.object({ ok: z.literal(true) }) },
 
   'GET /dockets': {
-    query: z.object({
+    query: z.strictObject({
       state: z.enum(['all', 'current', 'open', 'ordered', 'closed']).default('current'),
       q: z.string().max(100).default(''),
       limit: z.coerce.number().int().min(1).max(500).default(100),
+      offset: z.coerce.number().int().min(0).max(1_000_000).default(0),
     }),
-    answer: z.array(DocketLine),
+    answer: DocketLines,
   },
   'POST /dockets': {
-    body: z.union([z.object({ words, moves: Moves.optional() }), z.object({ docket: z.unknown() })]),
+    body: z.union([
+      z.strictObject({ id: made.nullish(), words, moves: Moves.optional() }),
+      z.strictObject({ id: made.nullish(), docket: z.unknown() }),
+    ]),
     answer: DocketView,
   },
   'GET /dockets/:id': { answer: DocketView },
   'PUT /dockets/:id': {
-    body: z.object({ version, docket: z.unknown(), label: z.string().min(1).max(200) }),
+    body: z.strictObject({
+      version,
+      docket: z.unknown(),
+      label: z.string().min(1).max(200),
+      changeId: made.nullish(),
+    }),
     answer: DocketView,
   },
   'POST /dockets/:id/words': {
-    body: z.object({ version, words, moves: Moves.optional() }),
+    /** The words are heard on the newest version; the one the page had is only for its record. */
+    body: z.strictObject({ version, words, moves: Moves.optional(), changeId: made.nullish() }),
     answer: DocketView,
   },
-  'POST /dockets/:id/undo': { body: z.object({ version }), answer: DocketView },
-  'POST /dockets/:id/redo': { body: z.object({ version }), answer: DocketView },
+  'POST /dockets/:id/undo': { body: Step, answer: DocketView },
+  'POST /dockets/:id/redo': { body: Step, answer: DocketView },
   'GET /dockets/:id/knowledge': { answer: Knowledge },
   'GET /dockets/:id/compare': {
-    query: z.object({
+    query: z.strictObject({
       seed: z.coerce
         .number()
         .int()
@@ -115,17 +128,17 @@ export const API = {
   'GET /assumptions': { answer: z.array(AssumptionLine) },
 
   'GET /parts': {
-    query: z.object({ q: z.string().max(120).default(''), class: PartClass.nullish() }),
+    query: z.strictObject({ q: z.string().max(120).default(''), class: PartClass.nullish() }),
     answer: z.array(CataloguePart),
   },
   'GET /parts/:number': { answer: PartView },
   'POST /match': {
-    body: z.object({
+    body: z.strictObject({
       partClass: PartClass,
       vehicleId: z.string().max(80).nullish(),
       readings: z
         .array(
-          z.object({
+          z.strictObject({
             key: z.string().max(40),
             value: z.union([z.number().min(0).max(10000), z.string().max(40)]),
             tool: z.enum(TOOLS),
@@ -136,8 +149,10 @@ export const API = {
     answer: MatchAnswer,
   },
 
-  'POST /imports': { body: z.object({}), answer: z.object({ id: z.string() }) },
-  'POST /imports/:id/run': { body: z.object({ mode: ImportMode }), answer: z.object({}) },
+  /** The newest import since the server began, or what became of one it was ended in. */
+  'GET /imports': { answer: z.object({ import: ImportProgress.nullable() }) },
+  'POST /imports': { body: z.strictObject({}), answer: z.object({ id: z.string() }) },
+  'POST /imports/:id/run': { body: z.strictObject({ mode: ImportMode }), answer: z.object({}) },
   'GET /imports/:id': { answer: ImportProgress },
   'DELETE /imports/:id': { answer: done },
 } as const satisfies Readonly<Record<string, Endpoint>>;

@@ -43,6 +43,14 @@ export const DocketLine = z.object({
 });
 export type DocketLine = z.infer<typeof DocketLine>;
 
+/** A page of the list: its lines, and how many there are in all; `isMore` where no more than `total` were counted. */
+export const DocketLines = z.object({
+  dockets: z.array(DocketLine),
+  total: z.number().int().min(0),
+  isMore: z.boolean(),
+});
+export type DocketLines = z.infer<typeof DocketLines>;
+
 /** Today's figures. */
 export const Figures = z.object({
   openedToday: z.number().int(),
@@ -67,15 +75,21 @@ export const ChangeLine = z.object({
 });
 export type ChangeLine = z.infer<typeof ChangeLine>;
 
-/** Where two versions of a docket differ. */
-const Difference = z.object({ path: z.string(), theirs: z.unknown(), yours: z.unknown() });
+/** A place that two people changed differently; absent values are not there on that side. */
+const Clashing = z.object({
+  place: z.array(z.union([z.string(), z.number()])),
+  before: z.unknown(),
+  theirs: z.unknown(),
+  yours: z.unknown(),
+});
 
-/** What a 409 carries beside its words: both sides, for a person to choose. */
+/** What a 409 carries beside its words: both sides put together, and what a person has to choose. */
 export const Clash = z.object({
   yourVersion: z.number().int(),
   theirVersion: z.number().int(),
   theirs: Docket,
-  yours: Docket.nullable(),
-  differences: z.array(Difference),
+  /** Null where nothing can be put together: a step back on a newer version. */
+  merged: Docket.nullable(),
+  clashes: z.array(Clashing),
 });
 export type Clash = z.infer<typeof Clash>;

@@ -62,7 +62,9 @@ export const ImportMode = z.enum(['whole', 'good']);
 export type ImportMode = z.infer<typeof ImportMode>;
 
 export const ImportProgress = z.object({
-  state: z.enum(['waiting', 'running', 'done', 'failed', 'cancelled']),
+  id: z.string(),
+  /** Waiting for its first file, taking one, ready to run, running, and how it ended. */
+  state: z.enum(['waiting', 'uploading', 'ready', 'running', 'done', 'failed', 'cancelled']),
   progress: z.number().min(0).max(1),
   problem: z.string().nullable(),
   report: ImportReport.nullable(),

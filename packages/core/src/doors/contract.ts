@@ -12,6 +12,7 @@ export type {
   ChangeLine,
   Clash,
   DocketLine,
+  DocketLines,
   DocketState,
   DocketView,
   Figures,

@@ -10,8 +10,7 @@ import type { ImportMode, ImportReport, RowError } from '@hardy/core/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/better-sqlite';
 import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { setImmediate } from 'node:timers/promises';
-import { putRows, rawRows } from '../store/catalogueRows.ts';
+import { putRows, rawRows, rawRun } from '../store/catalogueRows.ts';
 import { csvRows } from './csvRows.ts';
 import { KnownRows } from './knownRows.ts';
 
@@ -35,7 +34,10 @@ class RowErrors {
 /** A part's names of others: some of them may come later in the file. */
 type Names = Pick<CataloguePart, 'number' | 'supersededBy' | 'contents'>;
 
-/** Parts that name one that is not there, or lead back to themselves. The latter are cut. */
+/**
+ * Parts that name one that is not there, or lead back to themselves: by rows that came now, or by those together with
+ * what was there before. The rows that came now are cut.
+ */
 const checkNames = async (tx: EntityManager, named: Names[], known: KnownRows, errors: RowErrors) => {
   const missing = (column: string, reason: string) => errors.add(PARTS.file, 0, column, reason);
   for (const { number, supersededBy, contents } of named) {
@@ -45,9 +47,13 @@ const checkNames = async (tx: EntityManager, named: Names[], known: KnownRows, e
       if (!known.parts.has(piece.number))
         missing('contents', `${number} holds "${piece.number}", which is not in the catalogue`);
   }
-  for (const number of circlesIn(named)) {
+  const came = new Set(named.map(({ number }) => number));
+  if (came.size === 0) return;
+  const all = await rawRows(tx, `select * from part where superseded_by is not null or contents <> '[]'`);
+  for (const number of circlesIn(all.map((row) => PARTS.kept(row)))) {
+    if (!came.has(number)) continue;
     missing('supersededBy', `${number} leads back to itself`);
-    await rawRows(tx, 'update part set superseded_by = null where number = ? returning number', [number]);
+    await rawRun(tx, 'update part set superseded_by = null where number = ?', [number]);
   }
 };
 
@@ -56,15 +62,14 @@ interface Loading {
   readonly folder: string;
   readonly known: KnownRows;
   readonly errors: RowErrors;
-  readonly signal: AbortSignal;
   readonly progress: (bytes: number) => void;
   /** Sees every row that went in. */
   readonly seen?: (row: never) => void;
 }
 
-/** One file into its table. Returns how many rows went in. @throws Rollback when it was called off. */
+/** One file into its table. Returns how many rows went in. */
 const load = async <T>(table: CatalogueTable<T>, loading: Loading): Promise<number> => {
-  const { tx, folder, known, errors, signal, progress, seen } = loading;
+  const { tx, folder, known, errors, progress, seen } = loading;
   const lines = new Map<string, number>();
   let batch: T[] = [];
   let count = 0;
@@ -76,9 +81,6 @@ const load = async <T>(table: CatalogueTable<T>, loading: Loading): Promise<numb
     });
     count += batch.length;
     batch = [];
-    // Let a cancel and other work in between.
-    await setImmediate();
-    if (signal.aborted) throw new Rollback();
   };
   for await (const { cells, line, bytes } of csvRows(join(folder, table.file), table.file, table.headings)) {
     const fail = (column: string, reason: string) => errors.add(table.file, line, column, reason);
@@ -110,19 +112,18 @@ const load = async <T>(table: CatalogueTable<T>, loading: Loading): Promise<numb
 export interface ImportOrder {
   readonly folder: string;
   readonly mode: ImportMode;
-  readonly signal: AbortSignal;
   /** Told how far it is, 0 to 1. */
   readonly progress: (part: number) => void;
 }
 
 /**
- * Imports a folder of CSV files in one transaction: all of it goes in, or nothing does. Rows are checked one by one, by
+ * Brings a folder of CSV files into a catalogue’s file in one transaction: all of it goes in, or nothing does. Rows are checked one by one, by
  * themselves, for doubles, for references to what is not there, and for circles of supersession. What is there already
  * is changed by its key.
  */
 export const importCatalogue = async (
   orm: MikroORM,
-  { folder, mode, signal, progress }: ImportOrder,
+  { folder, mode, progress }: ImportOrder,
 ): Promise<ImportReport> => {
   const files = CATALOGUE_TABLES.filter(({ file }) => existsSync(join(folder, file)));
   if (files.length === 0)
@@ -143,7 +144,6 @@ export const importCatalogue = async (
           folder,
           known,
           errors,
-          signal,
           progress: (bytes) => progress(Math.min(0.99, (before + bytes) / total)),
           ...(table.file === PARTS.file && {
             seen: ({ number, supersededBy, contents }: CataloguePart) => {
@@ -154,7 +154,7 @@ export const importCatalogue = async (
         before += sizes[i] ?? 0;
       }
       await checkNames(tx, named, known, errors);
-      if (signal.aborted || (mode === 'whole' && errors.count > 0)) throw new Rollback();
+      if (mode === 'whole' && errors.count > 0) throw new Rollback();
     });
   } catch (error) {
     if (!(error instanceof Rollback)) throw error;

@@ -1,23 +1,25 @@
 import Router from '@koa/router';
-import { advise, docketFromReading, mergeReading, parse, parseDocket, readIntake } from '@hardy/core';
+import { docketFromReading, mergeReading, parse, parseDocket } from '@hardy/core';
 import { API, type IntakeRequest } from '@hardy/core/contract';
-import type { MikroORM } from '@mikro-orm/better-sqlite';
-import type { IntakeCache } from '../intakeCache.ts';
+import type { Advising } from '../advising/advising.ts';
 import { allVehicles, knowledgeFor, today } from '../store/catalogueStore.ts';
-import { readDocket } from '../store/docketStore.ts';
+import { DocketStore } from '../store/docketStore.ts';
+import type { Store } from '../store/openStore.ts';
 
 /** Reading text and advising without storing anything, and the lists the screens choose from. */
-export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
+export const readingRoutes = ({ orm }: Store, advising: Advising): Router => {
   const router = new Router({ prefix: '/api' });
 
   router.get('/health', (ctx) => {
     ctx.body = { ok: true };
   });
 
+  const dockets = (em: ReturnType<typeof orm.em.fork>) =>
+    new DocketStore(em, (within, docket) => advising.advise(within, docket));
+
   const read = async ({ text, moves, steeringSide, trafficSide, axles }: IntakeRequest) => {
-    const context = await intake.get();
-    const reading = readIntake(text, {
-      ...context,
+    const context = await advising.intake();
+    const reading = await advising.read(text, {
       steeringSide: steeringSide ?? context.steeringSide,
       trafficSide: trafficSide ?? context.trafficSide,
       axles: axles ?? null,
@@ -36,10 +38,10 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
     const em = orm.em.fork();
     const { reading, trafficSide } = await read(request);
     const docket = request.docketId
-      ? mergeReading(await readDocket(em, request.docketId), reading, request.text)
+      ? mergeReading(await dockets(em).read(request.docketId), reading, request.text)
       : docketFromReading(reading, request.text, trafficSide);
     const tag = [
-      intake.epoch(),
+      advising.epoch(),
       today(),
       docket.vehicle?.catalogueId ?? '',
       (docket.codes ?? []).length > 0,
@@ -54,7 +56,7 @@ export const readingRoutes = (orm: MikroORM, intake: IntakeCache): Router => {
 
   router.post('/advise', async (ctx) => {
     const docket = parseDocket(ctx.request.body);
-    ctx.body = advise(docket, await knowledgeFor(orm.em.fork(), docket));
+    ctx.body = await advising.advise(orm.em.fork(), docket);
   });
 
   router.get('/vehicles', async (ctx) => {

@@ -1,13 +1,13 @@
 import Router from '@koa/router';
 import { DEFAULT_ASSUMPTIONS, parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
-import type { MikroORM } from '@mikro-orm/better-sqlite';
-import type { IntakeCache } from '../intakeCache.ts';
+import type { Advising } from '../advising/advising.ts';
+import type { Store } from '../store/openStore.ts';
 import { changeShop, shopView } from '../store/shopStore.ts';
 import type { TurnedDockets } from '../turnedDockets.ts';
 
 /** The shop's settings and every judgement number, with what a change does to the dockets on the counter. */
-export const setupRoutes = (orm: MikroORM, intake: IntakeCache, turned: TurnedDockets): Router => {
+export const setupRoutes = ({ orm }: Store, advising: Advising, turned: TurnedDockets): Router => {
   const router = new Router({ prefix: '/api' });
 
   router.get('/assumptions', (ctx) => {
@@ -21,7 +21,7 @@ export const setupRoutes = (orm: MikroORM, intake: IntakeCache, turned: TurnedDo
   router.patch('/shop', async (ctx) => {
     const { version, change } = parse(API['PATCH /shop'].body, ctx.request.body);
     const shop = await changeShop(orm.em.fork(), version, change);
-    intake.forget();
+    advising.forget();
     turned.begin(shop.version);
     ctx.body = shop;
   });

@@ -1,52 +1,67 @@
-import type { MikroORM } from '@mikro-orm/better-sqlite';
-import { createDocket, saveDocket } from '../store/docketStore.ts';
-import { putRows } from '../store/catalogueRows.ts';
-import { SettingRow } from '../store/entities.ts';
-import { readScenario } from './readScenario.ts';
+import { advise, CATALOGUE_TABLES } from '@hardy/core';
+import type { EntityManager } from '@mikro-orm/better-sqlite';
+import { newCatalogueFile, openCatalogueFile, seal } from '../store/catalogueFile.ts';
+import { putRows, rawRows } from '../store/catalogueRows.ts';
+import { knowledgeFor } from '../store/catalogueStore.ts';
+import { DocketStore } from '../store/docketStore.ts';
+import { DocketRow, SettingRow, ShopChangeRow } from '../store/entities.ts';
+import type { Store } from '../store/openStore.ts';
+import { readScenario, type Scenario } from './readScenario.ts';
 
 const HOUR = 3600_000;
+const SHOP = 'shop';
 
-/** Fills an empty database with a scenario. Returns false, and changes nothing, when there is something in it already. */
+/** Whether nothing at all was ever put into a database: no settings, no docket, no row of a catalogue. */
+const isEmpty = async (em: EntityManager): Promise<boolean> => {
+  if ((await em.count(SettingRow, { key: SHOP })) > 0) return false;
+  if ((await em.count(DocketRow, {})) > 0 || (await em.count(ShopChangeRow, {})) > 0) return false;
+  for (const { name } of CATALOGUE_TABLES)
+    if ((await rawRows(em, `select 1 from "${name}" limit 1`)).length > 0) return false;
+  return true;
+};
+
+const layOut = async (em: EntityManager, { dockets }: Scenario, now: Date): Promise<void> => {
+  const store = new DocketStore(em, async (tx, docket) => advise(docket, await knowledgeFor(tx, docket)));
+  for (const { docket, openedHoursAgo, closedHoursAgo } of [...dockets].sort(
+    (x, y) => y.openedHoursAgo - x.openedHoursAgo,
+  )) {
+    const opened = new Date(now.getTime() - openedHoursAgo * HOUR);
+    const { outcome, chosen, ...fresh } = docket;
+    const view = await store.create(fresh, { at: opened });
+    let version = view.version;
+    if (chosen) {
+      const at = new Date(opened.getTime() + HOUR / 10);
+      const ordered = await store.save(view.id, version, { ...fresh, chosen }, { label: 'offer chosen', at });
+      version = ordered.version;
+    }
+    if (outcome && closedHoursAgo !== null) {
+      const at = new Date(now.getTime() - closedHoursAgo * HOUR);
+      await store.save(view.id, version, docket, { label: 'docket closed', at });
+    }
+  }
+};
+
+/**
+ * Fills an empty database with a scenario: all of it goes in, or nothing does. Returns false, and changes nothing, when
+ * there is anything in it already.
+ */
 export const seedScenario = async (
-  orm: MikroORM,
+  { orm, file, catalogue }: Store,
   folder: string,
   now: Date = new Date(),
 ): Promise<boolean> => {
-  if ((await orm.em.fork().count(SettingRow, {})) > 0) return false;
+  if (!(await isEmpty(orm.em.fork()))) return false;
   const scenario = await readScenario(folder);
-  const em = orm.em.fork();
-  await em.transactional(async (tx) => {
+  const to = newCatalogueFile(file);
+  const filled = await openCatalogueFile(to);
+  await filled.em.fork().transactional(async (tx) => {
     for (const { table, rows } of scenario.catalogue) await putRows(tx, table, rows);
-    await tx.insert(SettingRow, { key: 'shop', value: JSON.stringify(scenario.shop) });
   });
-  for (const { docket, openedHoursAgo, closedHoursAgo } of [...scenario.dockets].sort(
-    (x, y) => y.openedHoursAgo - x.openedHoursAgo,
-  )) {
-    const fork = orm.em.fork();
-    const opened = new Date(now.getTime() - openedHoursAgo * HOUR);
-    const { outcome, chosen, ...fresh } = docket;
-    const view = await createDocket(fork, fresh, opened);
-    let version = view.version;
-    if (chosen) {
-      const ordered = await saveDocket(
-        fork,
-        view.id,
-        version,
-        { ...fresh, chosen },
-        'offer chosen',
-        new Date(opened.getTime() + HOUR / 10),
-      );
-      version = ordered.version;
-    }
-    if (outcome && closedHoursAgo !== null)
-      await saveDocket(
-        fork,
-        view.id,
-        version,
-        docket,
-        'docket closed',
-        new Date(now.getTime() - closedHoursAgo * HOUR),
-      );
-  }
+  await filled.close();
+  seal(to);
+  await catalogue.change(to, async (tx) => {
+    await tx.insert(SettingRow, { key: SHOP, value: JSON.stringify(scenario.shop) });
+    await layOut(tx, scenario, now);
+  });
   return true;
 };

@@ -23,7 +23,8 @@ export const marks = (list: readonly unknown[]): string => list.map(() => '?').j
 /** Rows in one statement: SQLite takes no more values in one. */
 const MOST_VALUES = 30000;
 
-const run = (em: EntityManager, sql: string, params: readonly unknown[]): Promise<unknown> =>
+/** A statement that gives no rows. */
+export const rawRun = (em: EntityManager, sql: string, params: readonly unknown[] = []): Promise<unknown> =>
   em.getConnection().execute(sql, [...params], 'run', em.getTransactionContext());
 
 const inSql = (value: unknown): unknown => (typeof value === 'boolean' ? Number(value) : value);
@@ -52,7 +53,7 @@ export const putRows = async <T>(
   } else {
     const same = table.identity.map((field) => `"${keptName(field)}" is ?`).join(' and ');
     for (const row of kept)
-      await run(
+      await rawRun(
         em,
         `delete from "${table.name}" where ${same}`,
         table.identity.map((field) => inSql(row[field])),
@@ -62,7 +63,7 @@ export const putRows = async <T>(
   const mark = `(${marks(fields)})`;
   for (let at = 0; at < kept.length; at += each) {
     const part = kept.slice(at, at + each);
-    await run(
+    await rawRun(
       em,
       `insert into "${table.name}" (${columns.join(', ')}) values ${part.map(() => mark).join(', ')}${change}`,
       part.flatMap((row) => fields.map((field) => inSql(row[field]))),

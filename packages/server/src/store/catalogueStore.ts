@@ -1,6 +1,5 @@
 import {
   APPLICATIONS,
-  assumptionsWith,
   COMPANIONS,
   DICTIONARY,
   emptySlice,
@@ -106,8 +105,12 @@ export const knowledgeFor = async (em: EntityManager, docket: Docket): Promise<K
   };
 };
 
-/** What reading the counter line needs to know: names, fleet and dictionaries. */
-export const intakeContext = async (em: EntityManager): Promise<IntakeContext> => {
+/** What reading the counter line needs to know, as it can be written down: names, fleet, dictionaries, the shop’s numbers. */
+export type IntakeKnowledge = Omit<IntakeContext, 'assumptions'> & {
+  readonly overrides: Readonly<Record<string, number>>;
+};
+
+export const intakeKnowledge = async (em: EntityManager): Promise<IntakeKnowledge> => {
   const shop = await shopSettings(em);
   return {
     steeringSide: null,
@@ -116,7 +119,7 @@ export const intakeContext = async (em: EntityManager): Promise<IntakeContext> =
     vehicles: await vehiclesWhere(em, {}),
     fleet: await catalogueRows(em, FLEET),
     dictionary: await catalogueRows(em, DICTIONARY),
-    assumptions: assumptionsWith(shop.overrides),
+    overrides: shop.overrides,
     today: today(),
   };
 };

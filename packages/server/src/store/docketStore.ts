@@ -1,335 +1,294 @@
-import { advise, mendDocket, type Advice, type Docket } from '@hardy/core';
-import type { ChangeLine, DocketLine, DocketState, DocketView, Figures } from '@hardy/core/contract';
+import { BadInput, mergeThree, parseDocket, type Advice, type Docket, type MergeClash } from '@hardy/core';
+import type { ChangeLine, DocketState, DocketView } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
-import diff from 'microdiff';
 import { notFound, problem } from '../problem.ts';
+import { columnsOf, storedDocket } from './docketRows.ts';
 import { ChangeRow, DocketRow } from './entities.ts';
-import { knowledgeFor } from './catalogueStore.ts';
 
-const stateOf = (docket: Docket): DocketState =>
-  docket.outcome ? 'closed' : docket.chosen ? 'ordered' : 'open';
+const EDITS = { kind: { $in: ['create', 'edit'] } };
+/** A change meets another in between: it is put on top of that one, so many times. */
+const MOST_TRIES = 5;
 
-/** What of a line in the list follows from the advice. */
-const linesOf = (advice: Advice) => ({
-  wheelEnd: advice.wheelEnd,
-  vehicleName: advice.vehicle.name,
-  action: advice.verdict.action,
-  headline: advice.verdict.sentence,
-});
+/** What a change says of itself. */
+export interface Change {
+  readonly label: string;
+  /** The name its maker gave it: one that comes twice is made once. */
+  readonly changeId?: string | null;
+  /** When; only given when a scenario is laid out in the past. */
+  readonly at?: Date;
+}
 
-const columnsOf = (docket: Docket, advice: Advice) => ({
-  ...linesOf(advice),
-  state: stateOf(docket),
-  fleetNumber: docket.vehicle?.fleetNumber ?? null,
-  customerName: docket.customer?.name ?? null,
-  outcome: docket.outcome?.result ?? null,
-  document: JSON.stringify(docket),
-});
+interface NewDocket {
+  /** The name its maker gave it: one that comes twice is opened once. */
+  readonly id?: string | null;
+  readonly at?: Date;
+}
 
-/** A document as it was stored, by whatever version: what is refused today is kept in its words. */
-const storedDocket = (document: string): Docket => mendDocket(JSON.parse(document));
+/** Reckons advice for a docket. */
+export type Adviser = (em: EntityManager, docket: Docket) => Promise<Advice>;
 
-const edits = { kind: { $in: ['create', 'edit'] } };
+/** What a change makes of a docket as it stands, and how it is kept in the history. */
+interface Step {
+  readonly docket: Docket;
+  readonly kind: 'edit' | 'undo' | 'redo';
+  readonly label: string;
+  readonly content: number | null;
+  readonly parent: number | null;
+}
 
-const view = async (em: EntityManager, row: DocketRow, advice?: Advice): Promise<DocketView> => {
-  const docket = storedDocket(row.document);
-  const current = await em.findOne(ChangeRow, { docketId: row.id, version: row.content });
-  const child = await em.count(ChangeRow, { docketId: row.id, parent: row.content, ...edits });
-  return {
-    id: row.id,
-    number: row.number,
-    version: row.version,
-    state: row.state as DocketState,
-    createdAt: row.createdAt.toISOString(),
-    updatedAt: row.updatedAt.toISOString(),
-    closedAt: row.closedAt?.toISOString() ?? null,
-    canUndo: current?.parent != null,
-    canRedo: child > 0,
-    docket,
-    advice: advice ?? advise(docket, await knowledgeFor(em, docket)),
-  };
-};
+/** Dockets with their history. Advice is reckoned before anything is written: nobody waits for it with the database held. */
+export class DocketStore {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly adviser: Adviser,
+  ) {}
 
-const load = async (em: EntityManager, id: string): Promise<DocketRow> => {
-  const row = await em.findOne(DocketRow, { id });
-  if (!row) throw notFound(`docket ${id}`);
-  return row;
-};
-
-/** Opens a docket. `at` is given only when a scenario is laid out in the past. */
-export const createDocket = async (
-  em: EntityManager,
-  docket: Docket,
-  at: Date = new Date(),
-): Promise<DocketView> => {
-  const advice = advise(docket, await knowledgeFor(em, docket));
-  return em.transactional(async (tx) => {
-    const last = await tx.find(DocketRow, {}, { orderBy: { number: 'desc' }, limit: 1, fields: ['number'] });
-    const row = tx.create(DocketRow, {
-      id: randomUUID(),
-      number: (last[0]?.number ?? 1000) + 1,
-      version: 1,
-      content: 1,
-      createdAt: at,
-      updatedAt: at,
-      closedAt: null,
-      ...columnsOf(docket, advice),
-    });
-    tx.create(ChangeRow, {
-      docketId: row.id,
-      version: 1,
-      content: 1,
-      parent: null,
-      kind: 'create',
-      label: 'docket opened',
-      document: row.document,
-      at,
-    });
-    await tx.flush();
-    return view(tx, row, advice);
-  });
-};
-
-/** The docket's document alone, without advice. */
-export const readDocket = async (em: EntityManager, id: string): Promise<Docket> =>
-  storedDocket((await load(em, id)).document);
-
-export const getDocket = async (em: EntityManager, id: string): Promise<DocketView> =>
-  view(em, await load(em, id));
-
-/** Where two versions of a docket differ, with both sides' values, so that a person can choose. */
-const differences = (
-  theirs: Docket,
-  yours: Docket,
-): Array<{ path: string; theirs: unknown; yours: unknown }> =>
-  diff(theirs, yours).map((entry) => ({
-    path: entry.path.reduce<string>(
-      (sofar, step) => (typeof step === 'number' ? `${sofar}[${step}]` : sofar ? `${sofar}.${step}` : step),
-      '',
-    ),
-    theirs: 'oldValue' in entry ? (entry.oldValue as unknown) : null,
-    yours: 'value' in entry ? (entry.value as unknown) : null,
-  }));
-
-const mustBeCurrent = (row: DocketRow, version: number, yours: Docket | null): void => {
-  if (row.version === version) return;
-  const theirs = storedDocket(row.document);
-  throw problem(
-    409,
-    'Changed meanwhile',
-    `docket ${row.number} was changed by someone else: you had version ${version}, it is at ${row.version}. Nothing is lost: both sides are below.`,
-    {
-      yourVersion: version,
-      theirVersion: row.version,
-      theirs,
-      yours,
-      differences: yours ? differences(theirs, yours) : [],
-    },
-  );
-};
-
-const record = async (
-  tx: EntityManager,
-  row: DocketRow,
-  docket: Docket,
-  change: { kind: string; label: string; content: number | null; parent: number | null },
-  at: Date,
-): Promise<Advice> => {
-  const advice = advise(docket, await knowledgeFor(tx, docket));
-  const version = row.version + 1;
-  const closed = docket.outcome ? (row.closedAt ?? at) : null;
-  tx.assign(row, {
-    ...columnsOf(docket, advice),
-    version,
-    content: change.content ?? version,
-    updatedAt: at,
-    closedAt: closed,
-  });
-  tx.create(ChangeRow, {
-    docketId: row.id,
-    version,
-    content: change.content ?? version,
-    parent: change.parent,
-    kind: change.kind,
-    label: change.label,
-    document: row.document,
-    at,
-  });
-  await tx.flush();
-  return advice;
-};
-
-/**
- * Stores a changed docket if the writer had the newest version.
- * @throws Problem 409 with both sides' values when it was changed meanwhile.
- */
-export const saveDocket = (
-  em: EntityManager,
-  id: string,
-  version: number,
-  docket: Docket,
-  label: string,
-  at: Date = new Date(),
-): Promise<DocketView> =>
-  em.transactional(async (tx) => {
-    const row = await load(tx, id);
-    mustBeCurrent(row, version, docket);
-    const advice = await record(
-      tx,
-      row,
-      docket,
-      { kind: 'edit', label, content: null, parent: row.content },
-      at,
-    );
-    return view(tx, row, advice);
-  });
-
-/** Goes one change back or forward. Undo is itself a change: the history only grows. */
-export const stepDocket = (
-  em: EntityManager,
-  id: string,
-  version: number,
-  direction: 'undo' | 'redo',
-): Promise<DocketView> =>
-  em.transactional(async (tx) => {
-    const row = await load(tx, id);
-    mustBeCurrent(row, version, null);
-    const current = await tx.findOne(ChangeRow, { docketId: id, version: row.content });
-    const target =
-      direction === 'undo'
-        ? current?.parent == null
-          ? null
-          : await tx.findOne(ChangeRow, { docketId: id, version: current.parent })
-        : ((
-            await tx.find(
-              ChangeRow,
-              { docketId: id, parent: row.content, ...edits },
-              { orderBy: { version: 'desc' }, limit: 1 },
-            )
-          )[0] ?? null);
-    if (!target)
-      throw problem(
-        400,
-        `Nothing to ${direction}`,
-        direction === 'undo' ? 'this is how the docket was opened' : 'nothing was undone',
+  /** Opens a docket; one whose id is known already is given as it is. */
+  async create(docket: Docket, { id, at = new Date() }: NewDocket = {}): Promise<DocketView> {
+    const known = id ? await this.em.findOne(DocketRow, { id }) : null;
+    if (known) return this.view(known);
+    const advice = await this.adviser(this.em, docket);
+    const row = await this.em.transactional(async (tx) => {
+      const same = id ? await tx.findOne(DocketRow, { id }) : null;
+      if (same) return same;
+      const [last] = await tx.find(
+        DocketRow,
+        {},
+        { orderBy: { number: 'desc' }, limit: 1, fields: ['number'] },
       );
-    const label = direction === 'undo' ? `undone: ${current?.label ?? ''}` : `done again: ${target.label}`;
-    const advice = await record(
-      tx,
-      row,
-      storedDocket(target.document),
-      { kind: direction, label, content: target.version, parent: null },
-      new Date(),
-    );
-    return view(tx, row, advice);
-  });
-
-export const historyOf = async (em: EntityManager, id: string): Promise<ChangeLine[]> => {
-  await load(em, id);
-  const rows = await em.find(
-    ChangeRow,
-    { docketId: id },
-    { orderBy: { version: 'asc' }, fields: ['version', 'at', 'kind', 'label'] },
-  );
-  return rows.map(({ version, at, kind, label }) => ({
-    version,
-    at: at.toISOString(),
-    kind: kind as ChangeLine['kind'],
-    label,
-  }));
-};
-
-/** Columns of a docket that words are looked for in. */
-const SEARCHED = ['vehicle_name', 'fleet_number', 'customer_name', 'headline'] as const;
-
-/**
- * Dockets by state and words, newest first. The words are looked for as they are written, whatever the case: no sign in
- * them stands for another.
- */
-export const listDockets = async (
-  em: EntityManager,
-  filter: { state: 'all' | 'current' | DocketState; words: string; limit: number },
-): Promise<DocketLine[]> => {
-  const where: string[] = [];
-  const params: unknown[] = [];
-  if (filter.state !== 'all') {
-    where.push(filter.state === 'current' ? 'state <> ?' : 'state = ?');
-    params.push(filter.state === 'current' ? 'closed' : filter.state);
+      const made = tx.create(DocketRow, {
+        id: id ?? randomUUID(),
+        number: (last?.number ?? 1000) + 1,
+        version: 1,
+        content: 1,
+        createdAt: at,
+        updatedAt: at,
+        closedAt: null,
+        ...columnsOf(docket, advice),
+      });
+      tx.create(ChangeRow, {
+        docketId: made.id,
+        version: 1,
+        content: 1,
+        parent: null,
+        kind: 'create',
+        label: 'docket opened',
+        document: made.document,
+        at,
+      });
+      await tx.flush();
+      return made;
+    });
+    return this.view(row);
   }
-  if (filter.words) {
-    const looks = SEARCHED.map((column) => `instr(lower(${column}), lower(?)) > 0`);
-    params.push(...SEARCHED.map(() => filter.words));
-    if (/^\d+$/.test(filter.words)) {
-      looks.push('number = ?');
-      params.push(Number(filter.words));
+
+  /** The docket’s document alone, without advice. */
+  async read(id: string): Promise<Docket> {
+    return storedDocket((await this.load(id)).document);
+  }
+
+  async get(id: string): Promise<DocketView> {
+    return this.view(await this.load(id));
+  }
+
+  /**
+   * Stores a changed docket that was made on a version. Where others changed it meanwhile both are put together.
+   * @throws Problem 409 with what both changed differently, for a person to choose.
+   */
+  save(id: string, version: number, docket: Docket, change: Change): Promise<DocketView> {
+    return this.write(id, change, async (row) => ({
+      docket: row.version === version ? docket : await this.together(row, version, docket),
+      kind: 'edit',
+      label: change.label,
+      content: null,
+      parent: row.content,
+    }));
+  }
+
+  /** Changes a docket as it stands, whatever its version: words that are heard on it. */
+  hear(id: string, heard: (docket: Docket) => Promise<Docket>, change: Change): Promise<DocketView> {
+    return this.write(id, change, async (row) => ({
+      docket: await heard(storedDocket(row.document)),
+      kind: 'edit',
+      label: change.label,
+      content: null,
+      parent: row.content,
+    }));
+  }
+
+  /**
+   * Goes one change back or forward. Undo is itself a change: the history only grows.
+   * @throws Problem 409 where others changed the docket meanwhile: a step back means another thing there.
+   */
+  step(
+    id: string,
+    version: number,
+    direction: 'undo' | 'redo',
+    changeId?: string | null,
+  ): Promise<DocketView> {
+    return this.write(id, { label: '', changeId }, async (row) => {
+      if (row.version !== version) throw this.changedMeanwhile(row, version, null, []);
+      const current = await this.em.findOne(ChangeRow, { docketId: id, version: row.content });
+      const target =
+        direction === 'undo'
+          ? current?.parent == null
+            ? null
+            : await this.em.findOne(ChangeRow, { docketId: id, version: current.parent })
+          : ((
+              await this.em.find(
+                ChangeRow,
+                { docketId: id, parent: row.content, ...EDITS },
+                { orderBy: { version: 'desc' }, limit: 1 },
+              )
+            )[0] ?? null);
+      if (!target)
+        throw problem(
+          400,
+          `Nothing to ${direction}`,
+          direction === 'undo' ? 'this is how the docket was opened' : 'nothing was undone',
+        );
+      return {
+        docket: storedDocket(target.document),
+        kind: direction,
+        label: direction === 'undo' ? `undone: ${current?.label ?? ''}` : `done again: ${target.label}`,
+        content: target.version,
+        parent: null,
+      };
+    });
+  }
+
+  async history(id: string): Promise<ChangeLine[]> {
+    await this.load(id);
+    const rows = await this.em.find(
+      ChangeRow,
+      { docketId: id },
+      { orderBy: { version: 'asc' }, fields: ['version', 'at', 'kind', 'label'] },
+    );
+    return rows.map(({ version, at, kind, label }) => ({
+      version,
+      at: at.toISOString(),
+      kind: kind as ChangeLine['kind'],
+      label,
+    }));
+  }
+
+  private async load(id: string): Promise<DocketRow> {
+    const row = await this.em.findOne(DocketRow, { id }, { refresh: true });
+    if (!row) throw notFound(`docket ${id}`);
+    return row;
+  }
+
+  private async view(row: DocketRow): Promise<DocketView> {
+    const docket = storedDocket(row.document);
+    const current = await this.em.findOne(ChangeRow, { docketId: row.id, version: row.content });
+    const child = await this.em.count(ChangeRow, { docketId: row.id, parent: row.content, ...EDITS });
+    return {
+      id: row.id,
+      number: row.number,
+      version: row.version,
+      state: row.state as DocketState,
+      createdAt: row.createdAt.toISOString(),
+      updatedAt: row.updatedAt.toISOString(),
+      closedAt: row.closedAt?.toISOString() ?? null,
+      canUndo: current?.parent != null,
+      canRedo: child > 0,
+      docket,
+      advice: await this.adviser(this.em, docket),
+    };
+  }
+
+  private changedMeanwhile(
+    row: DocketRow,
+    version: number,
+    merged: Docket | null,
+    clashes: readonly MergeClash[],
+  ) {
+    return problem(
+      409,
+      'Changed meanwhile',
+      `docket ${row.number} was changed by someone else: you had version ${version}, it is at ${row.version}. Nothing was written; where both changed the same, choose.`,
+      {
+        yourVersion: version,
+        theirVersion: row.version,
+        theirs: storedDocket(row.document),
+        merged,
+        clashes,
+      },
+    );
+  }
+
+  /** What was made on an older version, put together with what became of the docket since. */
+  private async together(row: DocketRow, version: number, yours: Docket): Promise<Docket> {
+    const base = await this.em.findOne(ChangeRow, { docketId: row.id, version });
+    if (!base)
+      throw problem(
+        409,
+        'Changed meanwhile',
+        `docket ${row.number} has no version ${version}; read it anew`,
+        {
+          yourVersion: version,
+          theirVersion: row.version,
+          theirs: storedDocket(row.document),
+          merged: null,
+          clashes: [],
+        },
+      );
+    const theirs = storedDocket(row.document);
+    const { merged, clashes } = mergeThree(storedDocket(base.document), yours, theirs);
+    if (clashes.length > 0) throw this.changedMeanwhile(row, version, merged, clashes);
+    try {
+      return parseDocket(merged);
+    } catch (error) {
+      if (!(error instanceof BadInput)) throw error;
+      // Each by itself is right, both together are not: a person chooses the field as a whole.
+      const field = /^\w+/.exec(error.path)?.[0] as keyof Docket | undefined;
+      if (!field) throw error;
+      const clash = { place: [field], theirs: theirs[field], yours: yours[field] };
+      throw this.changedMeanwhile(row, version, { ...merged, [field]: theirs[field] }, [clash]);
     }
-    where.push(`(${looks.join(' or ')})`);
   }
-  const found = await em
-    .getConnection()
-    .execute<Array<{ id: string }>>(
-      `select id from docket ${where.length > 0 ? `where ${where.join(' and ')}` : ''} order by updated_at desc limit ?`,
-      [...params, filter.limit],
-    );
-  const ids = found.map(({ id }) => id);
-  const rows = await em.find(DocketRow, { id: { $in: ids } }, { orderBy: { updatedAt: 'desc' } });
-  return rows.map((row) => ({
-    id: row.id,
-    number: row.number,
-    state: row.state as DocketState,
-    wheelEnd: row.wheelEnd ?? null,
-    vehicleName: row.vehicleName ?? null,
-    fleetNumber: row.fleetNumber ?? null,
-    customerName: row.customerName ?? null,
-    action: row.action as DocketLine['action'],
-    headline: row.headline,
-    outcome: row.outcome ?? null,
-    createdAt: row.createdAt.toISOString(),
-    updatedAt: row.updatedAt.toISOString(),
-    closedAt: row.closedAt?.toISOString() ?? null,
-  }));
-};
 
-/**
- * Brings the list's lines of dockets up to what is advised now: after a change of the shop's settings the same facts may
- * say something else. No change of a docket: its version and its time stay.
- */
-export const refreshLines = async (
-  em: EntityManager,
-  advised: ReadonlyArray<{ id: string; advice: Advice }>,
-): Promise<void> => {
-  for (const { id, advice } of advised) await em.nativeUpdate(DocketRow, { id }, linesOf(advice));
-};
-
-/** The dockets on the counter, newest first. */
-export const currentIds = async (em: EntityManager): Promise<string[]> =>
-  (
-    await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' }, fields: ['id'] })
-  ).map(({ id }) => id);
-
-/** A docket on the counter as it is; null where it is there no more. */
-export const currentDocket = async (
-  em: EntityManager,
-  id: string,
-): Promise<{ number: number; headline: string; docket: Docket } | null> => {
-  const row = await em.findOne(DocketRow, { id, state: { $ne: 'closed' } });
-  return row && { number: row.number, headline: row.headline, docket: storedDocket(row.document) };
-};
-
-/** Today's figures: from the start of the day that `now` is in, local time. */
-export const figures = async (em: EntityManager, now: Date): Promise<Figures> => {
-  const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate());
-  const closedSince = (result: string) => em.count(DocketRow, { outcome: result });
-  const [openedToday, closedToday, open, ordered, cured, cameBack, wrongPart, unused] = await Promise.all([
-    em.count(DocketRow, { createdAt: { $gte: midnight } }),
-    em.count(DocketRow, { closedAt: { $gte: midnight } }),
-    em.count(DocketRow, { state: 'open' }),
-    em.count(DocketRow, { state: 'ordered' }),
-    closedSince('cured'),
-    closedSince('came-back'),
-    closedSince('wrong-part'),
-    closedSince('returned-unused'),
-  ]);
-  return { openedToday, closedToday, open, ordered, closed: { cured, cameBack, wrongPart, unused } };
-};
+  /** Reckons what a change makes of the docket as it stands and writes it, unless another came between: then anew. */
+  private async write(
+    id: string,
+    { changeId, at = new Date() }: Change,
+    made: (row: DocketRow) => Promise<Step>,
+  ): Promise<DocketView> {
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const row = await this.load(id);
+      if (changeId && (await this.em.findOne(ChangeRow, { changeId }))) return this.view(row);
+      const step = await made(row);
+      const advice = await this.adviser(this.em, step.docket);
+      const { version } = row;
+      const written = await this.em.transactional(async (tx) => {
+        const now = await tx.findOne(DocketRow, { id }, { refresh: true });
+        if (now?.version !== version) return false;
+        const next = version + 1;
+        const content = step.content ?? next;
+        tx.assign(now, {
+          ...columnsOf(step.docket, advice),
+          version: next,
+          content,
+          updatedAt: at,
+          closedAt: step.docket.outcome ? (now.closedAt ?? at) : null,
+        });
+        tx.create(ChangeRow, {
+          docketId: id,
+          version: next,
+          content,
+          parent: step.parent,
+          kind: step.kind,
+          label: step.label,
+          changeId: changeId ?? null,
+          document: now.document,
+          at,
+        });
+        await tx.flush();
+        return true;
+      });
+      if (written) return this.view(await this.load(id));
+    }
+    throw problem(503, 'Busy', 'others change this docket at the same time; try again in a moment');
+  }
+}

@@ -1,10 +1,10 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import { CATALOGUE_ENTITIES } from './catalogueEntities.ts';
 
 /** A docket: the validated document, with the columns people search and sort by. */
 export const DocketRow = defineEntity({
   name: 'DocketRow',
   tableName: 'docket',
+  indexes: [{ properties: ['state', 'updatedAt'] }],
   properties: {
     id: p.string().primary(),
     number: p.integer().unique(),
@@ -18,7 +18,7 @@ export const DocketRow = defineEntity({
     customerName: p.string().nullable(),
     action: p.string(),
     headline: p.text(),
-    outcome: p.string().nullable(),
+    outcome: p.string().nullable().index(),
     document: p.text(),
     createdAt: p.datetime().index(),
     updatedAt: p.datetime().index(),
@@ -40,6 +40,8 @@ export const ChangeRow = defineEntity({
     parent: p.integer().nullable(),
     kind: p.string(),
     label: p.string(),
+    /** The name its maker gave it: one that is sent twice is made once. */
+    changeId: p.string().nullable().unique(),
     document: p.text(),
     at: p.datetime(),
   },
@@ -66,4 +68,5 @@ export const ShopChangeRow = defineEntity({
   },
 });
 
-export const ENTITIES = [DocketRow, ChangeRow, SettingRow, ShopChangeRow, ...CATALOGUE_ENTITIES];
+/** The database’s own; the catalogue has a file and entities of its own. */
+export const ENTITIES = [DocketRow, ChangeRow, SettingRow, ShopChangeRow];

@@ -1,16 +1,26 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { start, type Running } from '../start.ts';
 
 export const ROOT = join(__dirname, '../../../..');
 
-/** A running server on the demo scenario, in memory, on a free port; `api` calls it. */
+/** A running server on the demo scenario, in a folder of its own, on a free port; `api` calls it. */
 export const openScenario = async (scenario = true) => {
-  const running: Running = await start({
-    database: ':memory:',
+  const folder = mkdtempSync(join(tmpdir(), 'hardy-test-'));
+  const opened: Running = await start({
+    database: join(folder, 'test.sqlite'),
     port: 0,
     webFolder: null,
     scenario: scenario ? join(ROOT, 'demo') : null,
   });
+  const running: Running = {
+    ...opened,
+    async stop() {
+      await opened.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
   const api = async (method: string, path: string, body?: unknown) => {
     const response = await fetch(`${running.address}/api${path}`, {
       method,

@@ -16,6 +16,9 @@ export class ApiProblem extends Error {
 export const problemInWords = (problem: unknown): string =>
   problem instanceof Error ? problem.message : String(problem);
 
+/** A server that has not answered for so long is taken to be away, in milliseconds. */
+const LIMIT_MS = 20_000;
+const LATE = `The server has not answered for ${LIMIT_MS / 1000} s. What you entered is still here; it is tried again.`;
 const UNREACHABLE = 'The server does not answer. What you entered is still here; try again when it is back.';
 
 interface Asked<N extends ApiName> {
@@ -47,6 +50,7 @@ const addressOf = (
  */
 export const call = async <N extends ApiName>(name: N, asked: Asked<N> = {}): Promise<Answer<N>> => {
   const { params, query, body, signal } = asked;
+  const late = AbortSignal.timeout(LIMIT_MS);
   let response: Response;
   try {
     response = await fetch(addressOf(name, params, query ?? {}), {
@@ -54,9 +58,10 @@ export const call = async <N extends ApiName>(name: N, asked: Asked<N> = {}): Pr
       ...(body === undefined
         ? {}
         : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-      ...(signal ? { signal } : {}),
+      signal: signal ? AbortSignal.any([signal, late]) : late,
     });
   } catch (error) {
+    if (late.aborted && !signal?.aborted) throw new ApiProblem(0, 'No answer', LATE, {});
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw new ApiProblem(0, 'No answer', UNREACHABLE, {});
   }

@@ -95,6 +95,7 @@ export function JobFacts({ docket, change }: Props) {
           <dd>
             <InlineText
               id="job-soaked"
+              name="Soaked"
               value={seizure.soakedHours == null ? null : String(seizure.soakedHours)}
               placeholder="not yet"
               problemWith={(text) => {

@@ -12,7 +12,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useDraft } from '../desk/useDraft.ts';
 import { money } from '../format.ts';
 
 interface Props {
@@ -43,7 +43,8 @@ export function TakeWayDialog({ way, onClose, ...rest }: Props) {
 
 function TakeWay({ way, comparison, shown, onClose, onTake }: Props & { way: ComparedWay }) {
   const others = shown.filter(({ id, kind }) => id !== way.id && kind === 'parts');
-  const [reasons, setReasons] = useState<Record<string, string>>({});
+  const [draft, setReasons] = useDraft<Record<string, string>>(`take.${window.location.pathname}.${way.id}`);
+  const reasons = draft ?? {};
   const own = comparison.ways.findIndex(({ id }) => id === way.id);
   const usual = (other: ComparedWay): string => {
     const gap = other.allIn.mean - way.allIn.mean;

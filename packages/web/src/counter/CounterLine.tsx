@@ -6,7 +6,7 @@ import { useCounter, type CounterContext } from '../state/useCounter.ts';
 import { AnswerLine } from './AnswerLine.tsx';
 import { chipEffect } from './chipEffect.ts';
 import { Chips } from './Chips.tsx';
-import { focusLine, lineCame } from './line.ts';
+import { focusLine, lineCame, lineGoes } from './line.ts';
 import './counter.css';
 
 interface Props {
@@ -23,7 +23,7 @@ const MOST_BYTES = 4_000_000;
 
 /** The line where everything begins: typed or pasted words and dropped reports, read as they come. */
 export function CounterLine({ label, placeholder, size, onEnter, context, autoFocus }: Props) {
-  const { text, reading, preview, error, type, move, fail } = useCounter();
+  const { text, reading, preview, error, type, move, fail, arrive, depart } = useCounter();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLTextAreaElement>(null);
   useKeys({ '/': () => focusLine() });
@@ -37,8 +37,12 @@ export function CounterLine({ label, placeholder, size, onEnter, context, autoFo
     const { text: now } = useCounter.getState();
     if (now.trim()) type(now, context);
   });
-  // Words that wait are read anew for the docket they stand on.
-  useEffect(() => readAgain(), [about]);
+  // Each line has its own words: those of this one come back, and are read anew for the docket they stand on.
+  useEffect(() => {
+    arrive(about ?? '');
+    readAgain();
+    return () => depart(lineGoes());
+  }, [about, arrive, depart]);
   const keys = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && !event.shiftKey) {
       event.preventDefault();

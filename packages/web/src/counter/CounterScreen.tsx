@@ -1,10 +1,12 @@
+import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import InputBase from '@mui/material/InputBase';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
+import { keepDraft, readDraft } from '../desk/useDraft.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { useCounter } from '../state/useCounter.ts';
 import { useSettled } from '../state/useSettled.ts';
@@ -17,6 +19,10 @@ import ButtonBase from '@mui/material/ButtonBase';
 
 /** A search is sent when the typing rests so long, in milliseconds. */
 const SETTLES_MS = 150;
+/** Dockets on a page of the list. */
+const PAGE = 50;
+/** Words that were sent and not acknowledged, with the name of the docket they open: sent again they open the same. */
+const OPENING = 'opening';
 const EXAMPLE = 'merrowby 2018 minibus, abs light, C0A31-13 front left';
 
 /** The counter: one line to type into, the dockets that wait, and the day. */
@@ -26,28 +32,46 @@ export function CounterScreen() {
   const [error, setError] = useState<string | null>(null);
   const [search, setSearch] = useState('');
   const words = useSettled(search, SETTLES_MS);
-  const lines = useQuery({
-    queryKey: ['dockets', words],
-    queryFn: ({ signal }) =>
-      call('GET /dockets', { query: { state: words.trim() ? 'all' : 'current', q: words }, signal }),
+  const lines = useInfiniteQuery({
+    queryKey: ['dockets', 'pages', words],
+    queryFn: ({ signal, pageParam: offset }) =>
+      call('GET /dockets', {
+        query: { state: words.trim() ? 'all' : 'current', q: words, limit: PAGE, offset },
+        signal,
+      }),
+    initialPageParam: 0,
+    getNextPageParam: (last, all) => {
+      const shown = all.reduce((sum, { dockets }) => sum + dockets.length, 0);
+      return last.dockets.length === PAGE && (last.isMore || shown < last.total) ? shown : undefined;
+    },
     placeholderData: keepPreviousData,
   });
   const day = useQuery({ queryKey: ['figures'], queryFn: ({ signal }) => call('GET /figures', { signal }) });
-  const dockets = lines.data ?? null;
+  const dockets = lines.data?.pages.flatMap((page) => page.dockets) ?? null;
+  const [first] = lines.data?.pages ?? [];
   const figures = day.data ?? null;
   const problem = error ?? (lines.error && !lines.data ? problemInWords(lines.error) : null);
   useTitle('Counter');
 
+  const opening = useRef<string | null>(null);
   const open = async (said: string) => {
+    if (opening.current === said) return;
+    opening.current = said;
     setError(null);
+    const sent = readDraft<{ said: string; id: string }>(OPENING);
+    const id = sent?.said === said ? sent.id : crypto.randomUUID();
+    keepDraft(OPENING, { said, id });
     setHandingOver(true);
     try {
-      const view = await call('POST /dockets', { body: { words: said, moves: { ...moves } } });
+      const view = await call('POST /dockets', { body: { id, words: said, moves: { ...moves } } });
+      keepDraft(OPENING, null);
       taken(said);
       await navigate(`/docket/${view.id}`);
     } catch (failure) {
       setHandingOver(false);
       setError(problemInWords(failure));
+    } finally {
+      opening.current = null;
     }
   };
 
@@ -107,6 +131,22 @@ export function CounterScreen() {
             )}
             {dockets && dockets.length > 0 && (
               <DocketTable dockets={dockets} caption={search ? 'Dockets found' : 'Dockets on the counter'} />
+            )}
+            {dockets && first && dockets.length > 0 && (
+              <p className="soft small list-foot" role="status">
+                {lines.hasNextPage
+                  ? `${dockets.length} of ${first.isMore ? `more than ${first.total}` : first.total} shown, newest first`
+                  : `${dockets.length} in all`}{' '}
+                {lines.hasNextPage && (
+                  <Button
+                    variant="text"
+                    disabled={lines.isFetchingNextPage}
+                    onClick={() => void lines.fetchNextPage()}
+                  >
+                    show {PAGE} more
+                  </Button>
+                )}
+              </p>
             )}
           </section>
           <aside>

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router';
-import type { KeyboardEvent } from 'react';
+import { memo, type KeyboardEvent } from 'react';
 import type { DocketLine } from '@hardy/core/contract';
 import { age } from '../format.ts';
 
@@ -21,9 +21,47 @@ const walk = (event: KeyboardEvent<HTMLElement>): void => {
   links[Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
 };
 
+/** One docket of the list; drawn anew only when it changed: a key in the line above does not touch it. */
+const Row = memo(function Row({ line }: { line: DocketLine }) {
+  const navigate = useNavigate();
+  return (
+    <tr onClick={() => void navigate(`/docket/${line.id}`)}>
+      <td className="mono">
+        <a
+          className="docket-link"
+          href={`/docket/${line.id}`}
+          onClick={(event) => {
+            event.preventDefault();
+            event.stopPropagation();
+            void navigate(`/docket/${line.id}`);
+          }}
+        >
+          {line.number}
+        </a>
+      </td>
+      <td className="nowrap">{age(line.createdAt)}</td>
+      <td>
+        <strong>{line.vehicleName ?? 'vehicle not known'}</strong>
+        <span className="soft">
+          {' '}
+          {[line.fleetNumber, line.customerName].filter(Boolean).join(' \u00B7 ')}
+        </span>
+      </td>
+      <td className="mono">{line.wheelEnd ?? '\u2014'}</td>
+      <td className="headline">{line.headline}</td>
+      <td className="nowrap">
+        {line.state === 'closed'
+          ? (OUTCOME_IN_WORDS[line.outcome ?? ''] ?? 'closed')
+          : line.state === 'ordered'
+            ? STATE_IN_WORDS.ordered
+            : ACTION_MARK[line.action]}
+      </td>
+    </tr>
+  );
+});
+
 /** Dockets with age, corner and state; arrows walk them, Enter opens one. */
 export function DocketTable({ dockets, caption }: { dockets: readonly DocketLine[]; caption: string }) {
-  const navigate = useNavigate();
   return (
     <table className="dockets" onKeyDown={walk}>
       <caption className="unseen">{caption}</caption>
@@ -39,38 +77,7 @@ export function DocketTable({ dockets, caption }: { dockets: readonly DocketLine
       </thead>
       <tbody>
         {dockets.map((line) => (
-          <tr key={line.id} onClick={() => void navigate(`/docket/${line.id}`)}>
-            <td className="mono">
-              <a
-                className="docket-link"
-                href={`/docket/${line.id}`}
-                onClick={(event) => {
-                  event.preventDefault();
-                  event.stopPropagation();
-                  void navigate(`/docket/${line.id}`);
-                }}
-              >
-                {line.number}
-              </a>
-            </td>
-            <td className="nowrap">{age(line.createdAt)}</td>
-            <td>
-              <strong>{line.vehicleName ?? 'vehicle not known'}</strong>
-              <span className="soft">
-                {' '}
-                {[line.fleetNumber, line.customerName].filter(Boolean).join(' \u00B7 ')}
-              </span>
-            </td>
-            <td className="mono">{line.wheelEnd ?? '\u2014'}</td>
-            <td className="headline">{line.headline}</td>
-            <td className="nowrap">
-              {line.state === 'closed'
-                ? (OUTCOME_IN_WORDS[line.outcome ?? ''] ?? 'closed')
-                : line.state === 'ordered'
-                  ? STATE_IN_WORDS.ordered
-                  : ACTION_MARK[line.action]}
-            </td>
-          </tr>
+          <Row key={line.id} line={line} />
         ))}
       </tbody>
     </table>

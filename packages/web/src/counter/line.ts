@@ -3,10 +3,10 @@ let field: HTMLTextAreaElement | HTMLInputElement | null = null;
 /** Words came while there was no line: the next one takes the focus. */
 let wanted = false;
 
-let lineWent = (): void => undefined;
+let lineWent = (): boolean => false;
 
-/** Calls `act` whenever a line leaves the screen. */
-export const whenLineGoes = (act: () => void): void => {
+/** Calls `act` whenever a line leaves the screen; it answers whether words are being typed that go on elsewhere. */
+export const whenLineGoes = (act: () => boolean): void => {
   lineWent = act;
 };
 
@@ -18,6 +18,12 @@ export const isHandingOver = (): boolean => handing;
 /** Words are on their way, or they arrived and this line stays. */
 export const setHandingOver = (under: boolean): void => {
   handing = under;
+};
+
+/** A line leaves the screen. Answers whether what stands in it goes on to the line that comes next. */
+export const lineGoes = (): boolean => {
+  const goesOn = lineWent();
+  return handing || goesOn;
 };
 
 const take = (line: HTMLTextAreaElement | HTMLInputElement): void => {
@@ -48,6 +54,5 @@ export const lineCame = (line: HTMLTextAreaElement | HTMLInputElement): (() => v
   wanted = false;
   return () => {
     if (field === line) field = null;
-    lineWent();
   };
 };

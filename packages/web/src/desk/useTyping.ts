@@ -58,6 +58,7 @@ export const useTyping = (): void => {
     // The words were begun while a screen with a line was being left.
     whenLineGoes(() => {
       if (carried) bring();
+      return carried;
     });
     const burst = new Burst({
       words,

@@ -12,8 +12,9 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import { useState, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import { Choice } from '../desk/Choice.tsx';
+import { useDraft } from '../desk/useDraft.ts';
 
 const RESULT_IN_WORDS: Readonly<Record<OutcomeResult, string>> = {
   cured: 'Cured',
@@ -23,31 +24,50 @@ const RESULT_IN_WORDS: Readonly<Record<OutcomeResult, string>> = {
 };
 
 interface Props {
+  docketId: string;
   open: boolean;
   outcome: Outcome | null;
   onClose: () => void;
   onSave: (outcome: Outcome | null) => void;
 }
 
+interface Draft {
+  readonly result: OutcomeResult | null;
+  readonly cause: Cause | '';
+  readonly note: string;
+}
+
 /** Closing a docket: what happened, and what was really wrong if it is known. */
-export function CloseDialog({ open, outcome, onClose, onSave }: Props) {
+export function CloseDialog({ open, onClose, ...rest }: Props) {
   return (
     <DeskDialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="close-title">
-      {open && <CloseForm outcome={outcome} onClose={onClose} onSave={onSave} />}
+      {open && <CloseForm onClose={onClose} {...rest} />}
     </DeskDialog>
   );
 }
 
-function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
-  const [result, setResult] = useState<OutcomeResult | null>(outcome?.result ?? null);
-  const [cause, setCause] = useState<Cause | ''>(outcome?.trueCause ?? '');
-  const [note, setNote] = useState(outcome?.note ?? '');
+function CloseForm({ docketId, outcome, onClose, onSave }: Omit<Props, 'open'>) {
+  const [draft, setDraft] = useDraft<Draft>(`close.${docketId}`);
+  const {
+    result,
+    cause = '',
+    note,
+  } = draft ?? {
+    result: outcome?.result ?? null,
+    cause: outcome?.trueCause ?? '',
+    note: outcome?.note ?? '',
+  };
+  const put = (more: Partial<Draft>) => setDraft({ result, cause, note, ...more });
+  const save = (next: Outcome | null) => {
+    setDraft(null);
+    onSave(next);
+  };
   const keys = (event: KeyboardEvent) => {
     if (/^(INPUT|TEXTAREA|SELECT)$/.test((event.target as HTMLElement).tagName)) return;
     const picked = OUTCOME_RESULTS[Number(event.key) - 1];
     if (picked) {
       event.preventDefault();
-      setResult(picked);
+      put({ result: picked });
     }
   };
   return (
@@ -60,7 +80,7 @@ function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
       onKeyDown={keys}
       onSubmit={(event) => {
         event.preventDefault();
-        if (result) onSave({ result, trueCause: cause || null, note: note.trim() || null });
+        if (result) save({ result, trueCause: cause || null, note: note.trim() || null });
       }}
     >
       <DialogTitle id="close-title">What happened?</DialogTitle>
@@ -71,7 +91,7 @@ function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
               key={name}
               variant={name === result ? 'contained' : 'outlined'}
               aria-pressed={name === result}
-              onClick={() => setResult(name)}
+              onClick={() => put({ result: name })}
             >
               <kbd>{i + 1}</kbd> {RESULT_IN_WORDS[name]}
             </Button>
@@ -81,7 +101,7 @@ function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
           What was really wrong, if it is known
           <Choice<Cause | ''>
             value={cause}
-            onChoice={setCause}
+            onChoice={(picked) => put({ cause: picked })}
             options={[
               { value: '', label: 'not known' },
               ...CAUSES.map((name) => ({ value: name, label: CAUSE_SHORT[name] })),
@@ -91,7 +111,7 @@ function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
         <TextField
           label="Note"
           value={note}
-          onChange={(event) => setNote(event.target.value)}
+          onChange={(event) => put({ note: event.target.value })}
           fullWidth
           multiline
           minRows={2}
@@ -100,11 +120,18 @@ function CloseForm({ outcome, onClose, onSave }: Omit<Props, 'open'>) {
       </DialogContent>
       <DialogActions>
         {outcome && (
-          <Button variant="text" onClick={() => onSave(null)}>
+          <Button variant="text" onClick={() => save(null)}>
             Open it again
           </Button>
         )}
-        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          onClick={() => {
+            setDraft(null);
+            onClose();
+          }}
+        >
+          Cancel
+        </Button>
         <Button type="submit" variant="contained" disabled={!result}>
           {outcome ? 'Save' : 'Close docket'}
         </Button>

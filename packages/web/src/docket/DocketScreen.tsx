@@ -52,7 +52,8 @@ const phraseFor = (docket: Docket, corner: WheelEnd | null): string | null =>
 export function DocketScreen() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  const { view, busy, error, clash, held, change, hear, step, resolve, retry, dismiss } = useDocket(id);
+  const { view, busy, waiting, error, clash, held, change, hear, step, resolve, retry, dismiss } =
+    useDocket(id);
   const taken = useCounter((state) => state.taken);
   const [adding, setAdding] = useState<{ first: CheckName | null } | null>(null);
   const [closing, setClosing] = useState(false);
@@ -186,6 +187,11 @@ export function DocketScreen() {
                     .filter(Boolean)
                     .join(' \u00B7 ')}
                 </span>
+                {waiting > 0 && (
+                  <span className={held ? 'unsaved look-here' : 'unsaved soft'} role="status">
+                    {waiting === 1 ? 'not saved yet' : `${waiting} changes not saved yet`}
+                  </span>
+                )}
                 <span className="docket-tools">
                   <Button variant="text" disabled={!view.canUndo} onClick={() => void step('undo')}>
                     undo <kbd>u</kbd>
@@ -303,12 +309,13 @@ export function DocketScreen() {
           onClose={() => setSumming(false)}
         />
         <CloseDialog
+          docketId={id}
           open={closing}
           outcome={docket?.outcome ?? null}
           onClose={() => setClosing(false)}
           onSave={saveOutcome}
         />
-        <ClashDialog clash={clash} onKeep={resolve} />
+        <ClashDialog clash={clash} onChoose={resolve} />
       </Desk>
     </DocketLimits>
   );

@@ -31,6 +31,7 @@ export function EditableField({ label, value, options, placeholder, said, proble
         ) : (
           <InlineText
             id={id}
+            name={label}
             value={value}
             {...(placeholder ? { placeholder } : {})}
             {...(problemWith ? { problemWith } : {})}

@@ -2,10 +2,13 @@ import { useId, useState } from 'react';
 import './docket.css';
 import { Choice } from '../desk/Choice.tsx';
 import { Field } from '../desk/Field.tsx';
+import { useDraft } from '../desk/useDraft.ts';
 
 interface TextProps {
   id?: string;
   label?: string;
+  /** What the field is called where its label stands elsewhere. */
+  name?: string;
   value: string | null | undefined;
   placeholder?: string;
   mono?: boolean;
@@ -20,6 +23,7 @@ interface TextProps {
 export function InlineText({
   id,
   label,
+  name,
   value,
   placeholder = 'not known',
   mono = false,
@@ -27,7 +31,7 @@ export function InlineText({
   problemWith,
   onChange,
 }: TextProps) {
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, setDraft] = useDraft<string>(`${window.location.pathname} ${name ?? label ?? ''}`);
   const [problem, setProblem] = useState<string | null>(null);
   const problemId = useId();
   const commit = () => {

@@ -18,13 +18,21 @@ const SHOWN = 12;
 const POLL_MS = 300;
 
 const isUnderWay = (state: ImportProgress['state'] | undefined): boolean =>
-  state === undefined || state === 'running' || state === 'waiting';
+  state === undefined || state === 'running' || state === 'uploading';
 
 /** The catalogue out as files and in from files: good rows or all or nothing, every bad row told. */
 export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [files, setFiles] = useState<File[]>([]);
   const [mode, setMode] = useState<'whole' | 'good'>('whole');
-  const [id, setId] = useState<string | null>(null);
+  const [begun, setId] = useState<string | null>(null);
+  const [sending, setSending] = useState<string | null>(null);
+  // One that runs, or ran, was perhaps begun before this page was loaded.
+  const newest = useQuery({
+    queryKey: ['import'],
+    queryFn: ({ signal }) => call('GET /imports', { signal }),
+    enabled: open && begun === null,
+  });
+  const id = begun ?? (files.length === 0 ? (newest.data?.import?.id ?? null) : null);
   const [error, setError] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const { data: now = null } = useQuery({
@@ -33,7 +41,7 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
     enabled: id !== null,
     refetchInterval: ({ state }) => (isUnderWay(state.data?.state) ? POLL_MS : false),
   });
-  const running = id !== null && isUnderWay(now?.state);
+  const running = id !== null && sending === null && isUnderWay(now?.state);
   const queries = useQueryClient();
   useEffect(() => {
     // What stood on the shelf may be another now.
@@ -46,6 +54,7 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
     try {
       const { id: next } = await call('POST /imports', { body: {} });
       for (const file of files) {
+        setSending(file.name);
         const response = await fetch(`/api/imports/${next}/files/${file.name}`, {
           method: 'PUT',
           body: file,
@@ -59,6 +68,8 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
       setId(next);
     } catch (problem) {
       setError(problemInWords(problem));
+    } finally {
+      setSending(null);
     }
   };
   const report = now?.report ?? null;
@@ -112,6 +123,7 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
             {error}
           </p>
         )}
+        {sending !== null && <p role="status">Sending {sending}…</p>}
         {running && (
           <LinearProgress
             variant="determinate"
@@ -167,7 +179,11 @@ export function ImportDialog({ open, onClose }: { open: boolean; onClose: () => 
         {running ? (
           <Button onClick={() => void call('DELETE /imports/:id', { params: { id: id ?? '' } })}>Stop</Button>
         ) : (
-          <Button variant="contained" disabled={files.length === 0} onClick={() => void start()}>
+          <Button
+            variant="contained"
+            disabled={files.length === 0 || sending !== null}
+            onClick={() => void start()}
+          >
             Bring in {files.length > 0 ? `${files.length} files` : ''}
           </Button>
         )}

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { DocketView } from '@hardy/core/contract';
-import type { Advice, Docket } from '@hardy/core';
+import { mergeThree, type Advice, type Docket } from '@hardy/core';
 import { ApiProblem } from '../api/client.ts';
-import { EditQueue, type Edit, type QueueWorld, type Shown } from './editQueue.ts';
+import { EditQueue, type Edit, type QueuedEdit, type QueueWorld, type Shown } from './editQueue.ts';
 
 const EMPTY: Docket = { format: 'hardy-spoke/docket', version: 1 };
 const viewOf = (docket: Docket, version: number, id = 'one'): DocketView =>
@@ -29,6 +29,9 @@ class Server {
   version = 1;
   sent: string[] = [];
   problem: ApiProblem | null = null;
+  kept: QueuedEdit[] = [];
+  back: (() => void) | null = null;
+  private names = 0;
   private waiting: Array<() => void> = [];
   constructor(readonly slow = false) {}
 
@@ -41,11 +44,20 @@ class Server {
       send: async (view, edit, docket) => {
         if (this.slow) await new Promise<void>((go) => this.waiting.push(go));
         if (this.problem) throw this.problem;
-        if (view.version !== this.version)
+        if (view.version !== this.version && edit.kind === 'change') {
+          const { merged, clashes } = mergeThree(edit.before, docket ?? EMPTY, this.docket);
+          if (clashes.length > 0)
+            throw new ApiProblem(409, 'Changed meanwhile', 'changed', {
+              theirs: this.docket,
+              merged,
+              clashes,
+            });
+          docket = merged;
+        } else if (view.version !== this.version)
           throw new ApiProblem(409, 'Changed meanwhile', 'changed', {
             theirs: this.docket,
-            theirVersion: this.version,
-            differences: [],
+            merged: null,
+            clashes: [],
           });
         this.sent.push(edit.kind === 'change' ? edit.label : edit.kind);
         if (edit.kind === 'hear') this.docket = { ...this.docket, words: edit.words };
@@ -55,6 +67,9 @@ class Server {
       fetch: () => Promise.resolve(viewOf(this.docket, this.version)),
       advise: () => Promise.resolve(null),
       show,
+      keep: (edits) => (this.kept = JSON.parse(JSON.stringify(edits)) as QueuedEdit[]),
+      whenBack: (then) => (this.back = then),
+      name: () => `change ${++this.names}`,
     };
   }
 }
@@ -151,22 +166,100 @@ describe('changes of a docket', () => {
     expect(server.sent).toEqual(['hear']);
   });
 
-  test.each(['mine', 'theirs'] as const)(
-    'a change that met a newer version waits for a person: %s',
-    async (keep) => {
+  const salted = (saltExposure: 'some' | 'high'): Edit => ({
+    kind: 'change',
+    label: saltExposure,
+    edit: (docket) => ({ ...docket, vehicle: { ...docket.vehicle, saltExposure } }),
+  });
+
+  test('a change of another field than the one someone else changed goes without a question', async () => {
+    const { server, queue, shown } = open();
+    server.docket = { ...EMPTY, customer: { name: 'Other desk' } };
+    server.version = 7;
+    expect(await queue.push(want('mine'))).toBe(true);
+    expect(shown().conflict).toBeNull();
+    expect(server.docket).toMatchObject({ wants: ['mine'], customer: { name: 'Other desk' } });
+  });
+
+  test.each([true, false])(
+    'one field changed by both waits for a person; mine: %s; the other\u2019s other field stays',
+    async (mine) => {
       const { server, queue, shown } = open();
-      server.docket = { ...EMPTY, customer: { name: 'Other desk' } };
+      server.docket = { ...EMPTY, customer: { name: 'Other desk' }, vehicle: { saltExposure: 'high' } };
       server.version = 7;
-      const taken = queue.push(want('mine'));
+      const taken = queue.push(salted('some'));
       await settle();
-      expect(shown().conflict).toMatchObject({ theirVersion: 7 });
-      await queue.resolve(keep);
+      const clashes = shown().conflict?.clashes ?? [];
+      expect(clashes.map(({ place }) => place)).toEqual([['vehicle', 'saltExposure']]);
+      await queue.resolve(mine ? clashes : []);
       await settle();
-      expect(await taken).toBe(keep === 'mine');
-      expect(server.docket.wants).toEqual(keep === 'mine' ? ['mine'] : undefined);
+      expect(await taken).toBe(true);
+      expect(server.docket.vehicle?.saltExposure).toBe(mine ? 'some' : 'high');
+      expect(server.docket.customer?.name).toBe('Other desk');
       expect(shown()).toMatchObject({ conflict: null, waiting: 0 });
     },
   );
+
+  test('a step back on a docket that someone else changed is told and given up', async () => {
+    const { server, queue, shown } = open();
+    server.version = 7;
+    const taken = queue.push({ kind: 'undo' });
+    await settle();
+    expect(shown().conflict).toMatchObject({ merged: null, label: 'undo' });
+    await queue.resolve([]);
+    expect(await taken).toBe(false);
+    expect(server.sent).toEqual([]);
+  });
+
+  test('what the page that is loaded anew finds waiting goes, once, on what became of the docket', async () => {
+    const first = open();
+    first.server.problem = new ApiProblem(0, 'No answer', 'away', {});
+    void first.queue.push(want('a'));
+    void first.queue.push({ kind: 'hear', words: 'no play', moves: {} });
+    await settle();
+    expect(first.server.kept).toHaveLength(2);
+    const later = new Server();
+    later.docket = { ...EMPTY, customer: { name: 'Other desk' } };
+    later.version = 4;
+    new EditQueue(
+      viewOf(later.docket, 4),
+      later.world(() => undefined),
+      first.server.kept,
+    );
+    await settle();
+    expect(later.sent).toEqual(['a', 'hear']);
+    expect(later.docket).toMatchObject({ wants: ['a'], words: 'no play', customer: { name: 'Other desk' } });
+    expect(later.kept).toEqual([]);
+  });
+
+  test('when the server is back what waits goes by itself', async () => {
+    const { server, queue, shown } = open();
+    server.problem = new ApiProblem(0, 'No answer', 'away', {});
+    void queue.push(want('kept'));
+    await settle();
+    server.problem = null;
+    server.back?.();
+    await settle();
+    expect(server.docket.wants).toEqual(['kept']);
+    expect(shown().waiting).toBe(0);
+  });
+
+  test('a change made on one that was refused is as it would have been without it', async () => {
+    const { server, queue } = open(new Server(true));
+    void queue.push({ ...salted('some'), label: 'bad' } as Edit);
+    void queue.push({
+      kind: 'change',
+      label: 'plate',
+      edit: (docket) => ({ ...docket, vehicle: { ...docket.vehicle, plate: 'HB 1' } }),
+    });
+    server.problem = new ApiProblem(400, 'Bad input', 'no', {});
+    server.answer();
+    await settle();
+    server.problem = null;
+    server.answer();
+    await settle();
+    expect(server.docket.vehicle).toEqual({ plate: 'HB 1' });
+  });
 
   test('words that met a newer version are heard on it', async () => {
     const { server, queue } = open();

@@ -2,6 +2,7 @@ import type { Advice, Docket, IntakeReading, Side, WheelEnd } from '@hardy/core/
 import type { Knowledge } from '@hardy/core/advising';
 import { create } from 'zustand';
 import { call } from '../api/client.ts';
+import { keepDraft, readDraft } from '../desk/useDraft.ts';
 import { latestAdvice } from './latestAdvice.ts';
 
 /** What the words are read with: the docket they are added to, and its vehicle's sides. */
@@ -20,6 +21,12 @@ export interface Preview {
   paths: Readonly<Record<string, string>>;
 }
 
+/** What stands in a line. */
+interface LineWords {
+  readonly text: string;
+  readonly moves: Readonly<Record<string, WheelEnd | null>>;
+}
+
 interface Counter {
   text: string;
   reading: IntakeReading | null;
@@ -35,6 +42,10 @@ interface Counter {
   fail: (message: string) => void;
   /** The words were taken over: what was typed after them stays. */
   taken: (words: string) => void;
+  /** A line came on the screen: that of a docket by its id, or of the counter (empty). Its own words come back to it. */
+  arrive: (line: string) => void;
+  /** It leaves; `goOn`: what stands in it is for the line that comes next, else it waits for this one. */
+  depart: (goOn: boolean) => void;
   /** Adds what was typed while no field had the focus. */
   append: (characters: string) => void;
 }
@@ -54,12 +65,23 @@ const pathsOn = (docket: Docket, reading: IntakeReading): Record<string, string>
 let pending: AbortController | null = null;
 let held: { readonly tag: string; readonly knowledge: Knowledge } | null = null;
 
+/** Words of lines that are not on the screen, by line; they outlive a reload of the page. */
+const LINES = 'lines';
+const waitingLines = (): Record<string, LineWords> => readDraft<Record<string, LineWords>>(LINES) ?? {};
+
 const EMPTY = { text: '', reading: null, preview: null, error: null, moves: {} };
 
 /** What stands in the counter line, and how it was read. It outlives a change of screen: nothing typed is lost. */
 export const useCounter = create<Counter>((set, get) => {
   /** What the line last said it is about. */
   let context: CounterContext = {};
+  /** Which line is on the screen; null while none is. */
+  let line: string | null = null;
+  const keep = ({ text, moves }: LineWords): void => {
+    if (line === null) return;
+    const { [line]: _, ...others } = waitingLines();
+    keepDraft(LINES, text.trim() ? { ...others, [line]: { text, moves } } : others);
+  };
   const read = (text: string, about: CounterContext): void => {
     pending?.abort();
     if (!text.trim()) return;
@@ -98,11 +120,13 @@ export const useCounter = create<Counter>((set, get) => {
     type(text, said = context) {
       context = said;
       set({ text, ...(text.trim() ? {} : { reading: null, preview: null, error: null, moves: {} }) });
+      keep(get());
       read(text, context);
     },
     move(key, wheelEnd, said = context) {
       context = said;
       set({ moves: { ...get().moves, [key]: wheelEnd } });
+      keep(get());
       read(get().text, context);
     },
     fail: (message) => set({ error: message }),
@@ -110,8 +134,25 @@ export const useCounter = create<Counter>((set, get) => {
       pending?.abort();
       const { text } = get();
       set(EMPTY);
+      keep(EMPTY);
       const rest = text.startsWith(words) ? text.slice(words.length).replace(/^\n/, '') : text;
       if (rest.trim()) get().type(rest, context);
+    },
+    arrive(next) {
+      line = next;
+      context = next ? { docketId: next } : {};
+      const own = waitingLines()[next] ?? EMPTY;
+      const { text, moves } = get();
+      set({ ...EMPTY, text: own.text + text, moves: { ...own.moves, ...moves } });
+      keep(get());
+    },
+    depart(goOn) {
+      if (goOn) keep(EMPTY);
+      else {
+        pending?.abort();
+        set(EMPTY);
+      }
+      line = null;
     },
     append(characters) {
       get().type(get().text + characters, context);

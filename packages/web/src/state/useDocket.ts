@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { DocketView } from '@hardy/core/contract';
-import type { Docket, WheelEnd } from '@hardy/core/words';
+import type { Docket, MergeClash, WheelEnd } from '@hardy/core/words';
 import { call, problemInWords } from '../api/client.ts';
 import { learn } from './adviseHere.ts';
 import { docketRead, queueOf } from './docketQueues.ts';
@@ -12,6 +12,8 @@ export interface OpenDocket {
   readonly view: DocketView | null;
   /** Whether changes are on their way to the server. */
   readonly busy: boolean;
+  /** How many changes the server has not taken yet. */
+  readonly waiting: number;
   readonly error: string | null;
   /** Whether the changes wait for the server to come back. */
   readonly held: boolean;
@@ -20,7 +22,8 @@ export interface OpenDocket {
   readonly change: (label: string, edit: (docket: Docket) => Docket) => Promise<boolean>;
   readonly hear: (words: string, moves?: Readonly<Record<string, WheelEnd | null>>) => Promise<boolean>;
   readonly step: (direction: 'undo' | 'redo') => Promise<boolean>;
-  readonly resolve: (keep: 'mine' | 'theirs') => void;
+  /** Takes your value at these places, theirs at the others. */
+  readonly resolve: (chosen: readonly MergeClash[]) => void;
   /** Asks again: for the docket, or for what the server has not taken yet. */
   readonly retry: () => void;
   readonly dismiss: () => void;
@@ -61,6 +64,7 @@ export const useDocket = (id: string | null): OpenDocket => {
   const queue = () => queueOf(key);
   return {
     view: id === null ? null : (shown?.view ?? null),
+    waiting: shown?.waiting ?? 0,
     busy: (shown?.waiting ?? 0) > 0 && !shown?.held,
     error: shown?.error ?? (read.error && !shown ? problemInWords(read.error) : null),
     held: shown?.held ?? false,
@@ -68,7 +72,7 @@ export const useDocket = (id: string | null): OpenDocket => {
     change: (label, edit) => queue()?.push({ kind: 'change', label, edit }) ?? Promise.resolve(false),
     hear: (words, moves = {}) => queue()?.push({ kind: 'hear', words, moves }) ?? Promise.resolve(false),
     step: (direction) => queue()?.push({ kind: direction }) ?? Promise.resolve(false),
-    resolve: (keep) => void queue()?.resolve(keep),
+    resolve: (chosen) => void queue()?.resolve(chosen),
     retry: () => {
       queue()?.retry();
       void queryClient.invalidateQueries({ queryKey: docketKey(key) });

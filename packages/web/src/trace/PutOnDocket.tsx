@@ -15,7 +15,7 @@ interface Props {
 
 /** One press puts the finding on the docket it belongs to; without one, it is chosen first. */
 export function PutOnDocket({ finding, docketId, busy, onPut }: Props) {
-  const { data: dockets = [] } = useQuery({
+  const { data } = useQuery({
     queryKey: ['dockets', ''],
     queryFn: ({ signal }) => call('GET /dockets', { query: { state: 'current' }, signal }),
     enabled: docketId === null,
@@ -31,7 +31,7 @@ export function PutOnDocket({ finding, docketId, busy, onPut }: Props) {
           label="Docket to put it on"
           options={[
             { value: '', label: 'which docket?' },
-            ...dockets.map((docket) => ({
+            ...(data?.dockets ?? []).map((docket) => ({
               value: docket.id,
               label: `${docket.number} ${docket.fleetNumber ?? docket.vehicleName ?? docket.customerName ?? ''}`,
             })),

@@ -2,6 +2,7 @@ import { Migration001Schema } from './Migration001Schema.ts';
 import { Migration002Catalogue } from './Migration002Catalogue.ts';
 import { Migration003PartMoney } from './Migration003PartMoney.ts';
 import { Migration004ShopHistory } from './Migration004ShopHistory.ts';
+import { Migration005Search } from './Migration005Search.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
 export const MIGRATIONS = [
@@ -9,4 +10,5 @@ export const MIGRATIONS = [
   Migration002Catalogue,
   Migration003PartMoney,
   Migration004ShopHistory,
+  Migration005Search,
 ];

@@ -1,0 +1,58 @@
+import {
+  advise,
+  assumptionsWith,
+  compareBench,
+  readIntake,
+  type Advice,
+  type Comparison,
+  type Docket,
+  type IntakeContext,
+  type IntakeReading,
+  type Knowledge,
+} from '@hardy/core';
+import { deserialize } from 'node:v8';
+import type { IntakeKnowledge } from '../store/catalogueStore.ts';
+
+/** What is read with, written once and shared by all threads; `epoch` tells whether a thread has read it already. */
+export interface SharedContext {
+  readonly epoch: number;
+  readonly bytes: SharedArrayBuffer;
+}
+
+/** What is read with, from what is known. */
+export const contextFrom = ({ overrides, ...rest }: IntakeKnowledge): IntakeContext => ({
+  ...rest,
+  assumptions: assumptionsWith(overrides),
+});
+
+let known: { readonly epoch: number; readonly context: IntakeContext } | null = null;
+
+const contextOf = ({ epoch, bytes }: SharedContext): IntakeContext => {
+  if (known?.epoch !== epoch)
+    known = { epoch, context: contextFrom(deserialize(Buffer.from(bytes)) as IntakeKnowledge) };
+  return known.context;
+};
+
+/** What takes long, in a thread of its own: everybody else is served meanwhile. */
+export const adviseTask = ({ docket, knowledge }: { docket: Docket; knowledge: Knowledge }): Advice =>
+  advise(docket, knowledge);
+
+export const compareTask = ({
+  docket,
+  knowledge,
+  seed,
+}: {
+  docket: Docket;
+  knowledge: Knowledge;
+  seed: number | undefined;
+}): Comparison | null => compareBench(docket, knowledge, seed).compare();
+
+export const readTask = ({
+  text,
+  shared,
+  own,
+}: {
+  text: string;
+  shared: SharedContext;
+  own: Partial<IntakeContext>;
+}): IntakeReading => readIntake(text, { ...contextOf(shared), ...own });

@@ -1,0 +1,42 @@
+import type { Piscina } from 'piscina';
+import type { adviseTask, compareTask, readTask } from './tasks.ts';
+
+export interface Tasks {
+  readonly adviseTask: typeof adviseTask;
+  readonly compareTask: typeof compareTask;
+  readonly readTask: typeof readTask;
+}
+
+/** Those who think: threads beside the one that answers, or that one itself. */
+export interface Thinkers {
+  do<N extends keyof Tasks>(task: N, given: Parameters<Tasks[N]>[0]): Promise<ReturnType<Tasks[N]>>;
+  close(): Promise<void>;
+}
+
+/** A thread's heap, in megabytes: far more than a docket takes, far less than a machine has. */
+const MEMORY_MB = 512;
+
+const here: Thinkers['do'] = async (task, given) => {
+  const tasks = (await import('./tasks.ts')) as Tasks;
+  return (tasks[task] as (given: unknown) => never)(given);
+};
+
+/** So many threads; without any it is done where it is asked. */
+export const thinkers = async (threads: number): Promise<Thinkers> => {
+  if (threads === 0) return { do: here, close: () => Promise.resolve() };
+  const { Piscina: Pool } = await import('piscina');
+  const pool: Piscina = new Pool({
+    filename: new URL('../workers/tasks.mjs', import.meta.url).href,
+    execArgv: [],
+    minThreads: threads,
+    maxThreads: threads,
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+  });
+  // A thread that dies is told where its work is asked for.
+  pool.on('error', () => undefined);
+  return {
+    // What a thread could not do is done here: where it cannot be done at all, the error is the right one.
+    do: (task, given) => pool.run(given, { name: task }).catch(() => here(task, given)) as Promise<never>,
+    close: () => pool.destroy(),
+  };
+};
