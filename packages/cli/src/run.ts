@@ -22,11 +22,12 @@ import {
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { join } from 'node:path';
+import { backup, restore, type BackupMade, type Restoration } from './keeping.ts';
 import { readSource } from './readSource.ts';
 import { dictionaryFromFolder, hasVehicle, sliceFromFolder, vehiclesFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N]';
+  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] | hardy restore FOLDER [--database FILE]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -73,6 +74,9 @@ const options = (args: readonly string[]) => {
         track: { type: 'string' },
         catalogue: { type: 'string' },
         seed: { type: 'string' },
+        database: { type: 'string' },
+        to: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
       },
     });
   } catch (error) {
@@ -93,20 +97,54 @@ const knowledgeFor = async (docket: Docket, folder: string | undefined, now: Dat
   };
 };
 
+/** The options each command takes; another is a slip and told. */
+const TAKES: Readonly<Record<string, readonly string[]>> = {
+  advise: ['catalogue'],
+  intake: ['steering', 'traffic', 'axles', 'catalogue'],
+  trace: ['circumference', 'track'],
+  fit: ['catalogue'],
+  compare: ['catalogue', 'seed'],
+  backup: ['database', 'to'],
+  restore: ['database'],
+};
+
+const HELP = USAGE.replace('use: ', '')
+  .split(' | hardy ')
+  .map((line, i) => (i === 0 ? line : `hardy ${line}`))
+  .join('\n');
+
+/** What a command prints: text as it is, anything else as JSON. */
+export type Said =
+  string | Advice | IntakeReading | TraceReading | FitReading | Comparison | BackupMade | Restoration;
+
 /**
  * Runs one command and returns what it prints.
  * @throws BadInput for anything the user can mend.
  */
-export const run = async (
-  args: readonly string[],
-  now: Date,
-): Promise<Advice | IntakeReading | TraceReading | FitReading | Comparison> => {
+export const run = async (args: readonly string[], now: Date): Promise<Said> => {
   const [command, ...rest] = args;
+  if (command === '--help' || command === '-h' || command === 'help') return HELP;
   const { values, positionals } = options(rest);
   const [file, extra] = positionals;
-  const known = ['advise', 'intake', 'trace', 'fit', 'compare'].includes(command ?? '');
-  if (!known) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
-  if (!file || extra) throw new BadInput('', `${command} takes one file, or - for standard input; ${USAGE}`);
+  const takes = command && Object.hasOwn(TAKES, command) ? TAKES[command] : undefined;
+  if (!takes) throw new BadInput('', command ? `${command} is not a command; ${USAGE}` : USAGE);
+  if (values.help) return HELP;
+  const wrong = Object.keys(values).find((name) => !takes.includes(name));
+  if (wrong)
+    throw new BadInput(
+      '',
+      `${command} takes no --${wrong}; it takes ${takes.map((name) => `--${name}`).join(', ')}`,
+    );
+  if (command === 'backup') {
+    if (file) throw new BadInput('', `backup takes no file but --database and --to; ${USAGE}`);
+    return backup(values.database, values.to);
+  }
+  if (!file || extra)
+    throw new BadInput(
+      '',
+      `${command} takes one ${command === 'restore' ? 'folder of a backup' : 'file, or - for standard input'}; ${USAGE}`,
+    );
+  if (command === 'restore') return restore(file, values.database);
   if (command === 'advise') {
     const docket = parseDocket(await jsonFrom(file));
     return advise(docket, await knowledgeFor(docket, values.catalogue, now));

@@ -6,8 +6,10 @@ import { existsSync } from 'node:fs';
 import { createReadStream } from 'node:fs';
 import { join } from 'node:path';
 import { gate } from './gate.ts';
+import { logFault } from './log.ts';
 import { Advising } from './advising/advising.ts';
 import type { Thinkers } from './advising/thinkers.ts';
+import type { BackupKeeper } from './backup/backupKeeper.ts';
 import { ImportDesk } from './catalogue/importDesk.ts';
 import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
@@ -41,14 +43,26 @@ export interface Served {
   readonly close: () => Promise<void>;
 }
 
-/** The application: API under /api, and the built pages from `webFolder` when there are any. */
-export const createApp = (store: Store, thinkers: Thinkers, webFolder: string | null): Served => {
+/** What the application is made of. */
+export interface Serving {
+  readonly store: Store;
+  readonly thinkers: Thinkers;
+  /** Makes backups; null: none are made. */
+  readonly backups: BackupKeeper | null;
+  /** The built pages; null where only the API is served. */
+  readonly webFolder: string | null;
+}
+
+/** The application: API under /api, and the built pages when there are any. */
+export const createApp = ({ store, thinkers, backups, webFolder }: Serving): Served => {
   const app = new Koa();
+  app.on('error', logFault);
   const { orm } = store;
   const wrong = (error: unknown) => app.emit('error', error);
   const advising = new Advising(thinkers, () => orm.em.fork());
   const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
   const imports = new ImportDesk(store, {
+    before: async () => backups?.make('import'),
     in() {
       advising.forget();
       forgetWords(orm.em.fork());
@@ -89,7 +103,7 @@ export const createApp = (store: Store, thinkers: Thinkers, webFolder: string | 
   return {
     app,
     async close() {
-      await Promise.all([turned.close(), imports.close()]);
+      await Promise.all([turned.close(), imports.close(), backups?.close()]);
       await thinkers.close();
     },
   };

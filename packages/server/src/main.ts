@@ -1,41 +1,78 @@
 import { availableParallelism } from 'node:os';
+import { dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { start } from './start.ts';
+import { logFault } from './log.ts';
+import { start, type Running } from './start.ts';
+import { CannotOpen } from './store/cannotOpen.ts';
 
 /** More threads than people at the desks are of no use. */
 const MOST_THREADS = 4;
 
-const { values } = parseArgs({
-  options: {
-    database: { type: 'string', default: '.data/hardy.sqlite' },
-    port: { type: 'string', default: '4310' },
-    web: { type: 'string', default: 'packages/web/dist' },
-    scenario: { type: 'string' },
-  },
-});
+const OPTIONS = {
+  database: { type: 'string', default: '.data/hardy.sqlite' },
+  port: { type: 'string', default: '4310' },
+  web: { type: 'string', default: 'packages/web/dist' },
+  scenario: { type: 'string' },
+  /** A folder, or `none`; beside the database when it is not given. */
+  backups: { type: 'string' },
+} as const;
 
+const USAGE = `use: ${Object.keys(OPTIONS)
+  .map((name) => `[--${name} ${name.toUpperCase()}]`)
+  .join(' ')}`;
+
+const fail = (line: string): never => {
+  process.stderr.write(`${line.replace(/\s+/g, ' ')}\n`);
+  process.exit(1);
+};
+
+const given = () => {
+  try {
+    return parseArgs({ options: OPTIONS }).values;
+  } catch (error) {
+    return fail(`${(error as Error).message}; ${USAGE}`);
+  }
+};
+
+process.on('uncaughtException', (error) => {
+  logFault(error);
+  process.exit(1);
+});
+// What nobody waited for broke: it is told, and the shop goes on.
+process.on('unhandledRejection', logFault);
+
+// A signal may come before there is anything to end.
+let running: Running | null = null;
+let isStopping = false;
+const stop = () => {
+  if (isStopping) return;
+  isStopping = true;
+  if (running) void running.stop().then(() => process.exit(0));
+};
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
+
+const values = given();
+const port = Number(values.port);
+if (!/^\d+$/.test(values.port) || port > 65535) fail(`--port ${values.port} is no port; give 0 to 65535`);
 try {
-  const running = await start({
+  running = await start({
     database: values.database,
-    port: Number(values.port),
+    port,
     webFolder: values.web,
     scenario: values.scenario ?? null,
+    backups: values.backups === 'none' ? null : (values.backups ?? join(dirname(values.database), 'backups')),
     threads: Math.min(MOST_THREADS, availableParallelism()),
   });
+  if (isStopping) {
+    await running.stop();
+    process.exit(0);
+  }
   process.stdout.write(`Hardy Spoke is open at ${running.address}\n`);
-  let stopping = false;
-  for (const signal of ['SIGINT', 'SIGTERM'] as const)
-    process.on(signal, () => {
-      if (stopping) return;
-      stopping = true;
-      void running.stop().then(() => process.exit(0));
-    });
 } catch (error) {
-  const busy = (error as { code?: string }).code === 'EADDRINUSE';
-  process.stderr.write(
-    busy
-      ? `port ${values.port} is taken; choose another with --port\n`
-      : `${error instanceof Error ? error.message : String(error)}\n`,
-  );
-  process.exit(1);
+  if ((error as { code?: string }).code === 'EADDRINUSE')
+    fail(`port ${values.port} is taken; choose another with --port`);
+  if (error instanceof CannotOpen || (error as { name?: string }).name === 'BadInput')
+    fail((error as Error).message);
+  logFault(error);
+  fail('it could not be started; the line above says where it broke');
 }

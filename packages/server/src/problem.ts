@@ -18,6 +18,43 @@ const TITLES: Readonly<Partial<Record<number, readonly [title: string, detail: s
   413: ['Too large', 'that is more than can be taken at once; send less'],
 };
 
+/** What the file under the database can no longer do, by the driver’s code: reading goes on where it can. */
+const OF_THE_FILE: ReadonlyArray<readonly [begins: string, status: number, title: string, detail: string]> = [
+  ['SQLITE_FULL', 507, 'Disk full', 'the disk is full: nothing was changed; make room and try again'],
+  [
+    'SQLITE_READONLY',
+    503,
+    'Not writable',
+    'the database may not be written now: nothing was changed; reading goes on',
+  ],
+  [
+    'SQLITE_BUSY',
+    503,
+    'Busy',
+    'the database is held by another program: nothing was changed; try again in a moment',
+  ],
+  [
+    'SQLITE_LOCKED',
+    503,
+    'Busy',
+    'the database is held by another program: nothing was changed; try again in a moment',
+  ],
+  [
+    'SQLITE_IOERR',
+    503,
+    'Disk fault',
+    'the disk does not answer as it should: nothing was changed; look at the disk',
+  ],
+  [
+    'SQLITE_CANTOPEN',
+    503,
+    'Disk fault',
+    'the database file cannot be opened now: nothing was changed; look at the disk',
+  ],
+  ['SQLITE_CORRUPT', 503, 'Damaged', 'the database is damaged here: nothing was changed; restore a backup'],
+  ['SQLITE_NOTADB', 503, 'Damaged', 'the database is damaged: nothing was changed; restore a backup'],
+];
+
 /** Answers every error as problem+json: bad input with its path, anything else without its innards. */
 export const problems = async (ctx: Context, next: Next): Promise<void> => {
   const answer = (
@@ -51,6 +88,11 @@ export const problems = async (ctx: Context, next: Next): Promise<void> => {
       return answer(status, title, detail);
     }
     ctx.app.emit('error', error, ctx);
+    const ofFile = OF_THE_FILE.find(([begins]) => typeof code === 'string' && code.startsWith(begins));
+    if (ofFile) {
+      ctx.set('Retry-After', '5');
+      return answer(ofFile[1], ofFile[2], ofFile[3]);
+    }
     answer(500, 'Internal fault', 'something broke on the server; nothing was changed');
   }
 };

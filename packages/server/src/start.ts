@@ -2,6 +2,9 @@ import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { Server } from 'node:http';
 import { thinkers } from './advising/thinkers.ts';
 import { createApp, type Served } from './app.ts';
+import { backUp } from './backup/backup.ts';
+import { BackupKeeper } from './backup/backupKeeper.ts';
+import { logFault } from './log.ts';
 import { seedScenario } from './seed/seedScenario.ts';
 import { openStore } from './store/openStore.ts';
 
@@ -11,6 +14,8 @@ export interface Options {
   readonly webFolder: string | null;
   /** Scenario folder to fill an empty database from. */
   readonly scenario: string | null;
+  /** Folder for backups: by the day, before an import and before a migration; none are made when absent or null. */
+  readonly backups?: string | null;
   /** Threads that reckon advice; 0, also when absent: it is reckoned where requests are answered. */
   readonly threads?: number;
 }
@@ -42,13 +47,22 @@ const listen = (app: Served['app'], port: number): Promise<Server> =>
 
 /** Starts the server on this machine only. */
 export const start = async (options: Options): Promise<Running> => {
-  const { database, port, webFolder, scenario, threads = 0 } = options;
-  const store = await openStore(database);
+  const { database, port, webFolder, scenario, backups = null, threads = 0 } = options;
+  const store = await openStore(database, async (file) => {
+    if (backups) await backUp(file, backups, 'migration');
+  });
+  const keeper = backups ? new BackupKeeper(store.file, backups, logFault) : null;
   const { orm } = store;
   try {
     if (scenario) await seedScenario(store, scenario);
-    const { app, close } = createApp(store, await thinkers(threads), webFolder);
+    const { app, close } = createApp({
+      store,
+      thinkers: await thinkers(threads),
+      backups: keeper,
+      webFolder,
+    });
     const server = await listen(app, port);
+    keeper?.begin();
     const bound = server.address();
     return {
       address: `http://${HOST}:${typeof bound === 'object' && bound ? bound.port : port}`,

@@ -60,7 +60,12 @@ export class ImportDesk {
 
   constructor(
     private readonly store: Store,
-    private readonly went: { in(): void; wrong(error: unknown): void },
+    private readonly went: {
+      /** Called before anything is changed. @throws where no backup can be made */
+      before(): Promise<unknown>;
+      in(): void;
+      wrong(error: unknown): void;
+    },
   ) {
     this.folder = `${store.file}.imports`;
     this.now = this.leftBehind();
@@ -131,7 +136,7 @@ export class ImportDesk {
   }
 
   /** Begins to bring the files in. */
-  async run(id: string, mode: ImportMode): Promise<void> {
+  run(id: string, mode: ImportMode): void {
     const its = this.find(id);
     if (its.state !== 'ready')
       throw busy(
@@ -143,13 +148,26 @@ export class ImportDesk {
       );
     its.state = 'running';
     writeFileSync(join(this.folder, 'under-way'), id);
+    void this.work(its, mode);
+  }
+
+  private async work(its: Import, mode: ImportMode): Promise<void> {
     let to: string;
     try {
+      await this.went.before();
       to = await this.store.catalogue.copy();
     } catch (error) {
-      this.end(its, 'failed', 'The catalogue could not be copied.');
-      throw error;
+      this.went.wrong(error);
+      if (its.state === 'running')
+        this.end(
+          its,
+          'failed',
+          'No backup could be made before it, so nothing was changed; is the disk full?',
+        );
+      return;
     }
+    // Stopped meanwhile.
+    if (its.state !== 'running') return rmSync(to, { force: true });
     const task: ImportTask = { to, folder: its.folder, mode };
     const worker = startWorker(new URL('../workers/importThread.mjs', import.meta.url), task, MEMORY_MB);
     its.worker = worker;
@@ -167,17 +185,18 @@ export class ImportDesk {
     worker.on('error', (error) => failed('The files could not be read.', error));
     worker.on('exit', () => {
       its.worker = null;
+      // What it reported is on its way in, or in.
+      if (its.report && its.state !== 'cancelled') return;
       failed('The import ended before it was done; nothing went in.');
-      // Where it went in, this is the file in use now.
-      if (its.state !== 'done' && its.state !== 'running') rmSync(to, { force: true });
+      rmSync(to, { force: true });
     });
   }
 
   private async finish(its: Import, to: string, report: ImportReport): Promise<void> {
+    // Stopped in the last moment is stopped.
+    if (its.state !== 'running') return;
     its.report = report;
     try {
-      // Stopped in the last moment is stopped.
-      if (its.state !== 'running') return;
       if (report.written) await this.store.catalogue.change(to);
       else rmSync(to, { force: true });
       its.progress = 1;
@@ -185,6 +204,7 @@ export class ImportDesk {
       if (report.written) this.went.in();
     } catch (error) {
       this.went.wrong(error);
+      its.report = null;
       this.end(its, 'failed', 'The catalogue could not be exchanged; the former one stands.');
     }
   }
@@ -200,6 +220,8 @@ export class ImportDesk {
   async stop(id: string): Promise<void> {
     const its = this.find(id);
     if (['done', 'failed', 'cancelled'].includes(its.state)) return;
+    // What is being put in its place is in: the stop came too late.
+    if (its.report) return;
     const { worker } = its;
     this.end(its, 'cancelled', null);
     await worker?.terminate();

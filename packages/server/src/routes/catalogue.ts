@@ -55,9 +55,9 @@ export const catalogueRoutes = ({ orm }: Store, imports: ImportDesk): Router => 
     ctx.status = 204;
   });
 
-  router.post('/imports/:id/run', async (ctx) => {
+  router.post('/imports/:id/run', (ctx) => {
     const { mode } = parse(API['POST /imports/:id/run'].body, ctx.request.body);
-    await imports.run(id(ctx), mode);
+    imports.run(id(ctx), mode);
     ctx.status = 202;
     ctx.body = {};
   });

@@ -7,11 +7,10 @@ import { closeSync, copyFileSync, existsSync, fsyncSync, openSync, readdirSync, 
 import { basename, dirname, join } from 'node:path';
 import { CATALOGUE_ENTITIES } from './catalogueEntities.ts';
 import { CATALOGUE_MIGRATIONS } from './catalogueMigrations/index.ts';
+import { catalogueNamed, POINTER } from './cataloguePointer.ts';
 import { SettingRow } from './entities.ts';
 import { withConnection } from './rawConnection.ts';
 
-/** Where the database says which catalogue is its own. */
-const POINTER = 'catalogue';
 const MARK = '.catalogue-';
 
 /** How files of catalogues of a database begin: `shop.sqlite` has `shop.catalogue-1a2b3c4d.sqlite` beside it. */
@@ -20,17 +19,6 @@ const stemOf = (database: string): string => `${basename(database).replace(/\.[^
 /** A name for a catalogue that is yet to be made. */
 export const newCatalogueFile = (database: string): string =>
   join(dirname(database), `${stemOf(database)}${randomBytes(4).toString('hex')}.sqlite`);
-
-/** The catalogue’s file a database names; null where it names none yet. */
-export const catalogueNamed = (connection: Database): string | null => {
-  const settings = connection
-    .prepare(`select 1 from main.sqlite_master where type = 'table' and name = 'setting'`)
-    .get();
-  if (!settings) return null;
-  const row = connection.prepare(`select value from main.setting where key = ?`).get(POINTER) as
-    { value: string } | undefined;
-  return row ? (JSON.parse(row.value) as { file: string }).file : null;
-};
 
 /** Attaches the catalogue a database names, where there is one: its tables are read as if they were the database’s own. */
 export const attachCatalogue = (connection: Database, database: string): void => {

@@ -5,13 +5,13 @@ import { dirname, join } from 'node:path';
 import {
   CATALOGUE_TABLE_NAMES,
   CatalogueInUse,
-  catalogueNamed,
   newCatalogueFile,
   openCatalogueFile,
   seal,
 } from './catalogueFile.ts';
 import { CATALOGUE_MIGRATIONS } from './catalogueMigrations/index.ts';
 import { CannotOpen } from './cannotOpen.ts';
+import { catalogueNamed } from './cataloguePointer.ts';
 import { rawRun } from './catalogueRows.ts';
 import { withConnection } from './rawConnection.ts';
 

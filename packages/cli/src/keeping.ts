@@ -1,0 +1,56 @@
+import { BadInput } from '@hardy/core';
+import { dirname, join } from 'node:path';
+
+/** Where the server keeps its database unless it is told otherwise. */
+const DATABASE = '.data/hardy.sqlite';
+
+/** What `hardy backup` prints. */
+export interface BackupMade {
+  readonly format: 'hardy-spoke/backup-made';
+  readonly version: 1;
+  readonly folder: string;
+  readonly rows: Readonly<Record<string, number>>;
+}
+
+/** What `hardy restore` prints. */
+export interface Restoration {
+  readonly format: 'hardy-spoke/restored';
+  readonly version: 1;
+  readonly database: string;
+  /** The folder that keeps what was replaced; null where nothing was. */
+  readonly replaced: string | null;
+  readonly rows: Readonly<Record<string, number>>;
+}
+
+/** The part of the server that keeps data; loaded only for the commands that need it. */
+const keeper = () => import('@hardy/server/backup');
+
+const told = async <T>(act: () => Promise<T>): Promise<T> => {
+  const { CannotOpen } = await keeper();
+  try {
+    return await act();
+  } catch (error) {
+    if (error instanceof CannotOpen) throw new BadInput('', error.message);
+    throw error;
+  }
+};
+
+/** Copies a shop’s database into a new folder, beside a running server too, and looks whether the copy is whole. */
+export const backup = (database = DATABASE, to: string | undefined): Promise<BackupMade> =>
+  told(async () => {
+    const { backUp } = await keeper();
+    const { folder, manifest } = await backUp(database, to ?? join(dirname(database), 'backups'), 'command');
+    return {
+      format: 'hardy-spoke/backup-made',
+      version: 1,
+      folder,
+      rows: { ...manifest.database.rows, ...manifest.catalogue?.rows },
+    };
+  });
+
+/** Puts a backup in the place of a shop’s database, which is kept aside. Refuses while a server has it open. */
+export const restore = (folder: string, database = DATABASE): Promise<Restoration> =>
+  told(async () => {
+    const { restoreBackup } = await keeper();
+    return { format: 'hardy-spoke/restored', version: 1, ...(await restoreBackup(folder, database)) };
+  });

@@ -1,0 +1,125 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import Sqlite from 'better-sqlite3';
+import {
+  appendFileSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openStore, type Store } from '../store/openStore.ts';
+import { SettingRow } from '../store/entities.ts';
+import { BACKUP_FILES, backUp, backupsIn, rotate } from './backup.ts';
+import { restoreBackup } from './restore.ts';
+
+let folder: string;
+let file: string;
+let backups: string;
+let store: Store | null;
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'hardy-backup-'));
+  file = join(folder, 'shop.sqlite');
+  backups = join(folder, 'backups');
+  store = await openStore(file);
+});
+afterEach(async () => {
+  await store?.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const put = (value: string) => store?.orm.em.fork().upsert(SettingRow, { key: 'word', value });
+const word = async (path: string): Promise<string | undefined> => {
+  const opened = await openStore(path);
+  const row = await opened.orm.em.fork().findOne(SettingRow, { key: 'word' });
+  await opened.close();
+  return row?.value;
+};
+const close = async () => {
+  await store?.close();
+  store = null;
+};
+
+describe('a backup', () => {
+  test('drill: made beside an open database, restored over a newer one; the replaced one can still be opened', async () => {
+    await put('before');
+    const { folder: made, manifest } = await backUp(file, backups, 'command');
+    expect(manifest.database.rows.setting).toBe(2);
+    expect(manifest.catalogue?.rows.part).toBe(0);
+    await put('after');
+    await close();
+    const { replaced, rows } = await restoreBackup(made, file);
+    expect(rows).toMatchObject({ setting: 2, part: 0 });
+    expect(await word(file)).toBe('before');
+    expect(await word(join(replaced ?? '', 'shop.sqlite'))).toBe('after');
+  });
+
+  test('a restore is refused while a server has the file open, and touches nothing', async () => {
+    const { folder: made } = await backUp(file, backups, 'command');
+    await put('served');
+    const before = readdirSync(folder).sort();
+    await expect(restoreBackup(made, file)).rejects.toThrow(/another server has it open/);
+    expect(readdirSync(folder).sort()).toEqual(before);
+  });
+
+  test('one that was changed or is not whole is refused, and nothing is touched', async () => {
+    const { folder: made } = await backUp(file, backups, 'command');
+    await put('kept');
+    await close();
+    appendFileSync(join(made, BACKUP_FILES.database), 'x');
+    await expect(restoreBackup(made, file)).rejects.toThrow(/not as it was when the backup was made/);
+    rmSync(join(made, 'manifest.json'));
+    await expect(restoreBackup(made, file)).rejects.toThrow(/is no backup/);
+    expect(await word(file)).toBe('kept');
+  });
+
+  test('a damaged database can be replaced; it is kept as it was, its log too', async () => {
+    await put('good');
+    const { folder: made } = await backUp(file, backups, 'command');
+    await close();
+    writeFileSync(file, 'garbage');
+    writeFileSync(`${file}-wal`, 'log of garbage');
+    const { replaced } = await restoreBackup(made, file);
+    expect(await word(file)).toBe('good');
+    expect(readFileSync(join(replaced ?? '', 'shop.sqlite'), 'utf8')).toBe('garbage');
+  });
+
+  test('into an empty place: the shop stands there as it was', async () => {
+    await put('moved');
+    const { folder: made } = await backUp(file, backups, 'command');
+    const there = join(folder, 'elsewhere.sqlite');
+    expect((await restoreBackup(made, there)).replaced).toBeNull();
+    expect(await word(there)).toBe('moved');
+  });
+
+  test('of a database that is not there, or damaged, none is left behind', async () => {
+    await expect(backUp(join(folder, 'none.sqlite'), backups, 'command')).rejects.toThrow(/does not exist/);
+    const bad = join(folder, 'bad.sqlite');
+    writeFileSync(bad, 'garbage of some length '.repeat(400));
+    await expect(backUp(bad, backups, 'command')).rejects.toThrow();
+    expect(existsSync(backups) ? readdirSync(backups) : []).toEqual([]);
+  });
+
+  test('are rotated by reason and age; the newest of all stays', async () => {
+    const day = (n: number) => new Date(Date.UTC(2026, 0, n));
+    for (let n = 1; n <= 7; n++) await backUp(file, backups, 'import', day(n));
+    await backUp(file, backups, 'scheduled', day(8));
+    const kept = () =>
+      backupsIn(backups).map(({ manifest }) => `${manifest.why} ${manifest.at.slice(8, 10)}`);
+    expect(kept()).toEqual(['scheduled 08', 'import 07', 'import 06', 'import 05', 'import 04', 'import 03']);
+    rotate(backups, new Date(Date.UTC(2026, 5, 1)));
+    expect(kept()).toEqual(['scheduled 08']);
+  });
+
+  test('is one file each, without a log, and whole', async () => {
+    await put('x');
+    const { folder: made } = await backUp(file, backups, 'command');
+    expect(readdirSync(made).sort()).toEqual(['catalogue.sqlite', 'database.sqlite', 'manifest.json']);
+    const copy = new Sqlite(join(made, BACKUP_FILES.database), { readonly: true });
+    expect(copy.pragma('journal_mode', { simple: true })).toBe('delete');
+    copy.close();
+  });
+});
