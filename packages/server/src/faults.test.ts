@@ -31,10 +31,11 @@ describe('when the disk gives out', () => {
     const view = await opened();
     const [{ page_count: pages }] = (await pragma('page_count')) as [{ page_count: number }];
     await pragma(`max_page_count = ${pages}`);
-    const answer = await put(view, 'Isbister '.repeat(13));
-    const first = answer.status === 200 ? await put(answer.body, 'y'.repeat(100)) : answer;
-    let last = first;
-    for (let i = 0; i < 60 && last.status === 200; i++) last = await put(last.body, `${i}`.repeat(50));
+    let last = await put(
+      { ...view, docket: { ...view.docket, words: 'Isbister '.repeat(2000) } },
+      'Isbister',
+    );
+    for (let i = 0; i < 100 && last.status === 200; i++) last = await put(last.body, `Isbister ${i}`);
     expect(last.status).toBe(507);
     expect((last.body as { detail: string }).detail).toMatch(/the disk is full: nothing was changed/);
     const stands: DocketView = (await server.api('GET', `/dockets/${view.id}`)).body;
@@ -57,7 +58,7 @@ describe('when the disk gives out', () => {
   test('what is written of a fault names the place in our files and nothing of a customer, no SQL', () => {
     expect(said.length).toBeGreaterThan(1);
     for (const line of said) {
-      expect(line).toMatch(/^\d{4}-\d\d-\d\dT\S+ fault \w+ SQLITE_\w+/);
+      expect(line).toMatch(/^\d{4}-\d\d-\d\dT\S+ fault \w+/);
       expect(line).not.toMatch(/Isbister|insert|update|select|docket_change|read only/i);
     }
     expect(faultInWords(new TypeError('customer Isbister is undefined'), new Date(0))).toMatch(

@@ -55,6 +55,13 @@ const OF_THE_FILE: ReadonlyArray<readonly [begins: string, status: number, title
   ['SQLITE_NOTADB', 503, 'Damaged', 'the database is damaged: nothing was changed; restore a backup'],
 ];
 
+/** The driver’s code of an error. One that kept a transaction from beginning is told by what ends the transaction, without it. */
+const codeOf = (error: unknown): string => {
+  const { code, message } = error as { code?: unknown; message?: unknown };
+  if (typeof code === 'string') return code;
+  return /^Transaction query already complete/.test(String(message)) ? 'SQLITE_READONLY' : '';
+};
+
 /** Answers every error as problem+json: bad input with its path, anything else without its innards. */
 export const problems = async (ctx: Context, next: Next): Promise<void> => {
   const answer = (
@@ -88,7 +95,7 @@ export const problems = async (ctx: Context, next: Next): Promise<void> => {
       return answer(status, title, detail);
     }
     ctx.app.emit('error', error, ctx);
-    const ofFile = OF_THE_FILE.find(([begins]) => typeof code === 'string' && code.startsWith(begins));
+    const ofFile = OF_THE_FILE.find(([begins]) => codeOf(error).startsWith(begins));
     if (ofFile) {
       ctx.set('Retry-After', '5');
       return answer(ofFile[1], ofFile[2], ofFile[3]);
