@@ -34,3 +34,16 @@ export const reference = (): Timing => {
   if (sink < 0) throw new Error('the loop was not run');
   return timing;
 };
+
+/** The median time of something that is waited for, in milliseconds. */
+export const medianTime = async (act: () => Promise<unknown>, runs: number): Promise<number> => {
+  await act();
+  const times: number[] = [];
+  for (let i = 0; i < runs; i++) {
+    const began = performance.now();
+    await act();
+    times.push(performance.now() - began);
+  }
+  times.sort((a, b) => a - b);
+  return at(times, 0.5);
+};

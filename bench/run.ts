@@ -9,6 +9,7 @@ import { scanReport } from './scanReport.ts';
 import { traceTimes } from './traceLog.ts';
 import { traceMemory } from './traceMemory.ts';
 import { catalogueTimes } from './catalogueTimes.ts';
+import { shopOfYears } from './shopOfYears.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -69,6 +70,11 @@ const figures = (t: { median: number; p95: number }) =>
   `median ${t.median.toFixed(2)} ms, p95 ${t.p95.toFixed(2)} ms`;
 process.stdout.write(
   `catalogue of 1,000,000 application rows: imported ${catalogue.rowsPerSecond} rows/s in ${catalogue.seconds.toFixed(0)} s; lookup ${figures(catalogue.lookup)} (target p95 under 5 ms) = ${(catalogue.lookup.median / catalogue.sql.median).toFixed(2)} x hand-written SQL (${figures(catalogue.sql)}; target below 3); search as one types ${figures(catalogue.search)} (target p95 under 30 ms)\n`,
+);
+process.stdout.write(
+  `a shop of 200,000 dockets (target of each: median under 50 ms): ${Object.entries(await shopOfYears())
+    .map(([name, ms]) => `${name} ${ms.toFixed(1)} ms`)
+    .join(', ')}\n`,
 );
 const compared = compareTimes();
 say('six ways over 200,000 draws', compared.ours, 'target under 200 ms');

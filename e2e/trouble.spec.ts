@@ -7,30 +7,43 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing is kept here');
 });
 
-test('two people change one docket: both sides are shown, and mine goes on top when I say so', async ({
+test('two people change one docket: other fields are kept of both, the same field is chosen', async ({
   page,
   request,
 }) => {
   const made = (await (
     await request.post('/api/dockets', { data: { words: 'tolvane skerry 2018 abs light C1B20' } })
-  ).json()) as { id: string; version: number; docket: Record<string, unknown> };
+  ).json()) as { id: string; version: number; docket: { vehicle: object } };
+  const elsewhere = async (version: number, docket: object) => {
+    const answer = await request.put(`/api/dockets/${made.id}`, {
+      data: { version, docket, label: 'elsewhere' },
+    });
+    expect(answer.ok()).toBe(true);
+  };
   await page.goto(`/docket/${made.id}`);
   await expect(page.getByTestId('verdict')).toBeVisible();
-  await request.put(`/api/dockets/${made.id}`, {
-    data: {
-      version: made.version,
-      docket: { ...made.docket, customer: { name: 'Other desk' } },
-      label: 'elsewhere',
-    },
-  });
+  await elsewhere(made.version, { ...made.docket, customer: { name: 'Other desk' } });
   await page.getByText(/^not known: .*road salt/).click();
   await page.getByLabel('Road salt').selectOption('high');
+  await expect(page.locator('.docket-head')).toContainText('Other desk');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const both = (await (await request.get(`/api/dockets/${made.id}`)).json()) as typeof made & {
+    docket: { vehicle: { saltExposure: string } };
+  };
+  expect(both.docket.vehicle.saltExposure).toBe('high');
+  await elsewhere(both.version, {
+    ...both.docket,
+    vehicle: { ...both.docket.vehicle, saltExposure: 'none', knuckle: 'iron' },
+  });
+  await page.getByLabel('Road salt').selectOption('some');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('changed meanwhile');
-  await expect(dialog).toContainText('Other desk');
-  await dialog.getByRole('button', { name: 'Put mine on top' }).click();
+  await expect(dialog.getByRole('row')).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'vehicle, salt exposure: yours, some' }).press('Enter');
+  await dialog.getByRole('button', { name: 'Keep it so' }).press('Enter');
   await expect(dialog).toHaveCount(0);
-  await expect(page.getByLabel('Road salt')).toHaveValue('high');
+  await expect(page.getByLabel('Road salt')).toHaveValue('some');
+  await expect(page.getByLabel('Knuckle')).toHaveValue('iron');
 });
 
 test('when the server is away the words stay', async ({ page }) => {

@@ -1,0 +1,2 @@
+import { shopOfYears } from '../bench/shopOfYears.ts';
+console.log(await shopOfYears());
