@@ -110,7 +110,7 @@ test('an import that was begun before a reload is told after it', async ({ page,
   await expect
     .poll(async () => (await (await request.get('/api/imports')).json()) as unknown)
     .toMatchObject({
-      import: { state: expect.stringMatching(/running|done/) as string },
+      import: { state: expect.stringMatching(/running|done/) as unknown },
     });
   await page.reload();
   await page.getByRole('button', { name: /catalogue files/i }).click();

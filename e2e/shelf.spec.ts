@@ -79,7 +79,7 @@ test('an import with bad rows tells each, takes the good ones only when asked, a
   await expect(dialog.getByRole('link', { name: 'all bad rows as a file' })).toBeVisible();
   await dialog.getByLabel('the good rows go in').check();
   await dialog.getByRole('button', { name: /Bring in/ }).click();
-  await expect(dialog).toContainText('In: 1 of parts.csv');
+  await expect(dialog).toContainText('In: 1 of parts.csv', { timeout: 30_000 });
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('textbox', { name: 'Find a part' }).fill('zz 77');
   await expect(page.getByRole('region', { name: 'Part ZZ-77' })).toContainText('brought in by a test');

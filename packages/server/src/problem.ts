@@ -18,6 +18,9 @@ const TITLES: Readonly<Partial<Record<number, readonly [title: string, detail: s
   413: ['Too large', 'that is more than can be taken at once; send less'],
 };
 
+/** Codes of what unpacks a body, for one that is not packed as it says. */
+const NOT_PACKED = /^(Z_|ERR__ERROR_|ERR_BROTLI|ERR_PADDING)/;
+
 /** What the file under the database can no longer do, by the driver’s code: reading goes on where it can. */
 const OF_THE_FILE: ReadonlyArray<readonly [begins: string, status: number, title: string, detail: string]> = [
   ['SQLITE_FULL', 507, 'Disk full', 'the disk is full: nothing was changed; make room and try again'],
@@ -85,7 +88,7 @@ export const problems = async (ctx: Context, next: Next): Promise<void> => {
       return answer(error.status, String(error.title), error.message, error.more as Record<string, unknown>);
     // What Koa and its parsers refuse is the sender's to mend.
     const { status, code } = error as { status?: unknown; code?: unknown };
-    if (typeof code === 'string' && code.startsWith('Z_'))
+    if (typeof code === 'string' && NOT_PACKED.test(code))
       return answer(400, 'Bad request', 'the request says that it is compressed, and is not');
     if (typeof status === 'number' && status >= 400 && status < 500) {
       const [title, detail] = TITLES[status] ?? [

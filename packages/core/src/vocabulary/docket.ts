@@ -56,7 +56,10 @@ export const DocketVehicle = z.object({
   wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture).nullish(),
   tyres: TyreSizes.nullish(),
   /** What splits the fitment and was found out: hub maker, brake code, plug colour. */
-  attributes: z.record(z.string(), text(60)).nullish(),
+  attributes: z
+    .record(text(60), text(60))
+    .refine((found) => Object.keys(found).length <= 50, { message: 'has more than 50 entries' })
+    .nullish(),
   /** Size the vehicle was built with. */
   originalTyre: TyreSizeText.nullish(),
 });
@@ -92,28 +95,35 @@ export type Reader = z.infer<typeof Reader>;
 export const School = z.enum(SCHOOLS);
 export type School = z.infer<typeof School>;
 
+/** Every number of the assumptions changed at once takes less than half of it. */
+const MOST_OPTIONS = 100_000;
+
 /**
  * Overrides for this docket. `assumptions` takes any key of the assumptions table; the named fields are the ones
  * people change daily. Money is in the shop's currency.
  */
-const DocketOptions = z.looseObject({
-  labourRate: z.number().min(0).max(1000).nullish(),
-  school: School.nullish(),
-  prices: z.partialRecord(PartClass, z.number().min(0).max(100000)).nullish(),
-  stock: z.partialRecord(PartClass, z.number().int().min(0)).nullish(),
-  assumptions: z.record(z.string(), z.number()).nullish(),
-  /** What is known of the old sensor in its bore; `chance` is a person's own estimate and wins over all of it. */
-  seizure: z
-    .object({
-      housing: z.enum(['plastic', 'metal']).nullish(),
-      coated: z.boolean().nullish(),
-      soakedHours: z.number().min(0).max(1000).nullish(),
-      chance: z.number().min(0).max(1).nullish(),
-    })
-    .nullish(),
-  /** While the part is awaited: stand still, or drive with the lamp lit, which the customer decides. */
-  meanwhile: z.enum(['parked', 'driven']).nullish(),
-});
+const DocketOptions = z
+  .looseObject({
+    labourRate: z.number().min(0).max(1000).nullish(),
+    school: School.nullish(),
+    prices: z.partialRecord(PartClass, z.number().min(0).max(100000)).nullish(),
+    stock: z.partialRecord(PartClass, z.number().int().min(0)).nullish(),
+    assumptions: z.record(z.string(), z.number()).nullish(),
+    /** What is known of the old sensor in its bore; `chance` is a person's own estimate and wins over all of it. */
+    seizure: z
+      .object({
+        housing: z.enum(['plastic', 'metal']).nullish(),
+        coated: z.boolean().nullish(),
+        soakedHours: z.number().min(0).max(1000).nullish(),
+        chance: z.number().min(0).max(1).nullish(),
+      })
+      .nullish(),
+    /** While the part is awaited: stand still, or drive with the lamp lit, which the customer decides. */
+    meanwhile: z.enum(['parked', 'driven']).nullish(),
+  })
+  .refine((options) => JSON.stringify(options).length <= MOST_OPTIONS, {
+    message: `is longer than ${MOST_OPTIONS} characters of JSON; give only what this docket changes`,
+  });
 
 const CustomerKind = z.enum(['garage', 'fleet', 'self']);
 const Customer = z.object({

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { BadInput } from './badInput.ts';
+import { mustBeShallow } from './depth.ts';
 
 type Path = ReadonlyArray<PropertyKey>;
 
@@ -70,6 +71,7 @@ const explain = (issue: z.core.$ZodIssue, input: unknown): string => {
  * @throws BadInput naming the first problem's path, with every problem in `problems`.
  */
 export const parse = <S extends z.ZodType>(schema: S, input: unknown, at = ''): z.output<S> => {
+  mustBeShallow(input);
   const result = schema.safeParse(input);
   if (result.success) return result.data;
   const problems = result.error.issues.slice(0, 50).map((raw) => {

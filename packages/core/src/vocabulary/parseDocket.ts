@@ -1,5 +1,6 @@
 import { BadInput } from './badInput.ts';
 import { CHECK_NAMES } from './check.ts';
+import { mustBeShallow } from './depth.ts';
 import { Docket, MOST_LEFT_OVER } from './docket.ts';
 import { parse } from './parse.ts';
 import { namedWheelEnds } from './namedWheelEnds.ts';
@@ -39,6 +40,7 @@ const withUnknown = (docket: Docket, unknown: readonly string[]): Docket =>
  * @throws BadInput with the path of the first problem.
  */
 export const parseDocket = (input: unknown): Docket => {
+  mustBeShallow(input);
   if (!isRecord(input)) throw new BadInput('', 'a docket is a JSON object; this is something else');
   if (input.format !== 'hardy-spoke/docket')
     throw new BadInput(
