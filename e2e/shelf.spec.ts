@@ -74,7 +74,7 @@ test('an import with bad rows tells each, takes the good ones only when asked, a
     buffer: Buffer.from([head, good, bad].join('\n')),
   });
   await dialog.getByRole('button', { name: /Bring in/ }).click();
-  await expect(dialog).toContainText('Nothing went in. 1 bad rows.');
+  await expect(dialog).toContainText('Nothing went in. 1 bad rows.', { timeout: 30_000 });
   await expect(dialog.getByRole('row', { name: /parts\.csv 3 tier/ })).toBeVisible();
   await expect(dialog.getByRole('link', { name: 'all bad rows as a file' })).toBeVisible();
   await dialog.getByLabel('the good rows go in').check();

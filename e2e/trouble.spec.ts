@@ -92,3 +92,29 @@ test('a piece of the pages that does not come is loaded anew once, then told wit
   await page.getByRole('link', { name: 'Shelf' }).first().click();
   await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
 });
+
+test('where threads do not start the server reckons, and what cannot be done is told: no bar without an end', async ({
+  page,
+}) => {
+  await page.route(/Worker-.*\.js/, (route) => route.abort());
+  await page.goto('/');
+  await page
+    .getByRole('textbox', { name: 'Counter line' })
+    .fill('tolvane skerry 2018 abs light C1B20 front left');
+  await expect(page.locator('.answer-line')).toBeVisible({ timeout: 20_000 });
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.keyboard.press('w');
+  await expect(page.getByRole('alert')).toContainText('The dials stand still');
+  await expect(page.getByRole('table').first()).toBeVisible();
+  await page.goto('/trace');
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'log.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('time,A1L,A1R,A2L,A2R\n0,1,1,1,1\n'),
+    });
+  await expect(page.getByRole('alert')).toContainText('did not start');
+});

@@ -67,3 +67,4 @@ export { TraceReading } from './vocabulary/traceReading.ts';
 export { axleOf } from './vocabulary/wheelEndWords.ts';
 export { Cause, PartClass, Side } from './vocabulary/words.ts';
 export { mergeThree, type MergeClash } from './vocabulary/mergeThree.ts';
+export { mustBeShallow } from './vocabulary/depth.ts';

@@ -11,6 +11,7 @@ import { Advising } from './advising/advising.ts';
 import type { Thinkers } from './advising/thinkers.ts';
 import type { BackupKeeper } from './backup/backupKeeper.ts';
 import { ImportDesk } from './catalogue/importDesk.ts';
+import { plainBody } from './plainBody.ts';
 import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { docketRoutes } from './routes/dockets.ts';
@@ -74,6 +75,7 @@ export const createApp = ({ store, thinkers, backups, webFolder }: Serving): Ser
   app.use(problems);
   app.use(gate);
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
+  app.use(plainBody);
   for (const router of [
     catalogueRoutes(store, imports),
     partRoutes(orm),

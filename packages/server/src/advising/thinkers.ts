@@ -1,4 +1,4 @@
-import type { Piscina } from 'piscina';
+import { Piscina } from 'piscina';
 import type { adviseTask, compareTask, readTask } from './tasks.ts';
 
 export interface Tasks {
@@ -24,19 +24,28 @@ const here: Thinkers['do'] = async (task, given) => {
 /** So many threads; without any it is done where it is asked. */
 export const thinkers = async (threads: number): Promise<Thinkers> => {
   if (threads === 0) return { do: here, close: () => Promise.resolve() };
-  const { Piscina: Pool } = await import('piscina');
-  const pool: Piscina = new Pool({
+  const pool = new Piscina({
     filename: new URL('../workers/tasks.mjs', import.meta.url).href,
     execArgv: [],
-    minThreads: threads,
+    // The first begins with the server, others when there is more to do than it can.
+    minThreads: 1,
     maxThreads: threads,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
   });
   // A thread that dies is told where its work is asked for.
   pool.on('error', () => undefined);
+  // A thread takes a while to read the program: until the first is there, it is done here.
+  let isWarm = false;
+  pool.run(null, { name: 'ready' }).then(
+    () => (isWarm = true),
+    () => undefined,
+  );
   return {
     // What a thread could not do is done here: where it cannot be done at all, the error is the right one.
-    do: (task, given) => pool.run(given, { name: task }).catch(() => here(task, given)) as Promise<never>,
+    do: (task, given) =>
+      isWarm
+        ? (pool.run(given, { name: task }).catch(() => here(task, given)) as Promise<never>)
+        : here(task, given),
     close: () => pool.destroy(),
   };
 };

@@ -85,6 +85,8 @@ const load = async <T>(table: CatalogueTable<T>, loading: Loading): Promise<numb
   for await (const { cells, line, bytes } of csvRows(join(folder, table.file), table.file, table.headings)) {
     const fail = (column: string, reason: string) => errors.add(table.file, line, column, reason);
     try {
+      const spoilt = Object.entries(cells).find(([, cell]) => cell.includes('\0'));
+      if (spoilt) throw new BadInput(spoilt[0], 'holds a NUL, which is no character of a text');
       const row = table.read(cells);
       const key = table.key(row);
       const twin = lines.get(key);

@@ -2,4 +2,7 @@ import { register } from 'tsx/esm/api';
 
 // A thread reads TypeScript only once it is told how.
 register();
+/** Says that this thread has read the program. */
+export const ready = () => true;
+
 export const { adviseTask, compareTask, readTask } = await import('../advising/tasks.ts');

@@ -18,8 +18,8 @@ export const problemInWords = (problem: unknown): string =>
 
 /** A server that has not answered for so long is taken to be away, in milliseconds. */
 const LIMIT_MS = 20_000;
-const LATE = `The server has not answered for ${LIMIT_MS / 1000} s. What you entered is still here; it is tried again.`;
-const UNREACHABLE = 'The server does not answer. What you entered is still here; try again when it is back.';
+const LATE = `The server has not answered for ${LIMIT_MS / 1000} s. What you entered is kept, and goes when it is back.`;
+const UNREACHABLE = 'The server does not answer. What you entered is kept, and goes when it is back.';
 
 interface Asked<N extends ApiName> {
   /** What stands for `:id` and the like in the address. */

@@ -1,9 +1,9 @@
 import type { Comparison, Docket, Sensitivity } from '@hardy/core/words';
 import type { Turned } from '@hardy/core/advising';
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { call, problemInWords } from '../api/client.ts';
 import type { DocketView } from '@hardy/core/contract';
+import { startThread, ThreadGone, type Thread } from '../state/thread.ts';
 import type { CompareWorkerApi } from './compareWorker.ts';
 
 export interface ComparisonState {
@@ -29,20 +29,37 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
   const [error, setError] = useState<string | null>(null);
   const [nothing, setNothing] = useState(false);
   const [laid, setLaid] = useState<string | null>(null);
-  const worker = useRef<Remote<CompareWorkerApi> | null>(null);
+  const worker = useRef<Thread<CompareWorkerApi> | null>(null);
   const running = useRef(false);
   const waiting = useRef<Turned | null>(null);
   /** The dials that the comparison shown is a full one of. */
   const fullFor = useRef<Turned | null>(null);
 
   useEffect(() => {
-    const thread = new Worker(new URL('./compareWorker.ts', import.meta.url), { type: 'module' });
-    worker.current = wrap<CompareWorkerApi>(thread);
+    try {
+      worker.current = startThread<CompareWorkerApi>(
+        () => new Worker(new URL('./compareWorker.ts', import.meta.url), { type: 'module' }),
+      );
+    } catch {
+      // Without a thread the server compares; the dials stand still.
+    }
     return () => {
+      worker.current?.end();
       worker.current = null;
-      thread.terminate();
     };
   }, []);
+
+  const byServer = async (id: string, isCurrent: () => boolean) => {
+    worker.current = null;
+    try {
+      const whole = await call('GET /dockets/:id/compare', { params: { id } });
+      if (!isCurrent()) return;
+      setComparison(whole);
+      setError('The dials stand still: a part of this page that reckons did not start. Load the page anew.');
+    } catch (problem) {
+      if (isCurrent()) setError(problemInWords(problem));
+    }
+  };
 
   const docketId = view?.id ?? null;
   const version = view?.version ?? 0;
@@ -53,10 +70,12 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
     void (async () => {
       try {
         const knowledge = await call('GET /dockets/:id/knowledge', { params: { id: docketId } });
-        const bench = worker.current;
-        if (!current || !bench) return;
-        await bench.lay(docket, knowledge);
-        const first = await bench.compare({}, true);
+        const thread = worker.current;
+        if (!current) return;
+        if (!thread) throw new ThreadGone();
+        const { api, ask } = thread;
+        await ask(api.lay(docket, knowledge));
+        const first = await ask(api.compare({}, true));
         if (!current) return;
         const start: Turned = {};
         fullFor.current = start;
@@ -66,7 +85,8 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
         setError(null);
         setLaid(`${docketId} ${version}`);
       } catch (problem) {
-        if (current) setError(problemInWords(problem));
+        if (current && problem instanceof ThreadGone) await byServer(docketId, () => current);
+        else if (current) setError(problemInWords(problem));
       }
     })();
     return () => {
@@ -84,10 +104,10 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
       void (async () => {
         try {
           if (fullFor.current !== turned) {
-            const full = await bench.compare(turned, true);
+            const full = await bench.ask(bench.api.compare(turned, true));
             if (current && full) setComparison(full);
           }
-          const hangs = await bench.sensitivities(turned);
+          const hangs = await bench.ask(bench.api.sensitivities(turned));
           if (current) setSensitivities(hangs);
         } catch (problem) {
           if (current) setError(problemInWords(problem));
@@ -110,7 +130,7 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
     }
     running.current = true;
     try {
-      const quick = await bench.compare(wanted, false);
+      const quick = await bench.ask(bench.api.compare(wanted, false));
       if (quick) setComparison((old) => ({ ...quick, schools: old?.schools ?? quick.schools }));
     } catch (problem) {
       setError(problemInWords(problem));
@@ -132,6 +152,7 @@ export const useComparison = (view: DocketView | null): ComparisonState => {
       setTurned(next);
       void run(next);
     },
-    setOn: async (on) => (worker.current ? await worker.current.setOn(on, turned) : on),
+    setOn: async (on) =>
+      worker.current ? await worker.current.ask(worker.current.api.setOn(on, turned)) : on,
   };
 };

@@ -2,13 +2,14 @@ import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import InputBase from '@mui/material/InputBase';
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call, problemInWords } from '../api/client.ts';
+import { ApiProblem, call, problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
 import { keepDraft, readDraft } from '../desk/useDraft.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { useCounter } from '../state/useCounter.ts';
+import { whenServerIsBack } from '../state/serverBack.ts';
 import { useSettled } from '../state/useSettled.ts';
 import { CounterLine } from './CounterLine.tsx';
 import { DocketTable } from './DocketTable.tsx';
@@ -54,6 +55,11 @@ export function CounterScreen() {
   useTitle('Counter');
 
   const opening = useRef<string | null>(null);
+  const isHere = useRef(false);
+  useEffect(() => {
+    isHere.current = true;
+    return () => void (isHere.current = false);
+  }, []);
   const open = async (said: string) => {
     if (opening.current === said) return;
     opening.current = said;
@@ -70,6 +76,11 @@ export function CounterScreen() {
     } catch (failure) {
       setHandingOver(false);
       setError(problemInWords(failure));
+      // Words that were changed meanwhile are for a person to send.
+      if (failure instanceof ApiProblem && (failure.status === 0 || failure.status >= 500))
+        whenServerIsBack(() => {
+          if (isHere.current && useCounter.getState().text === said) void open(said);
+        });
     } finally {
       opening.current = null;
     }

@@ -8,7 +8,7 @@ import { DeskDialog } from '../desk/DeskDialog.tsx';
 import type { Conflict } from '../state/editQueue.ts';
 
 const shown = (value: unknown): string =>
-  value == null ? 'nothing' : typeof value === 'string' ? value : JSON.stringify(value);
+  value == null ? 'not given' : typeof value === 'string' ? value : JSON.stringify(value);
 
 /** `vehicle.saltExposure` as people read it: vehicle, salt exposure; places in lists count from one. */
 const placeInWords = ({ place }: MergeClash): string =>

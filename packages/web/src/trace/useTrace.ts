@@ -1,7 +1,8 @@
 import type { LivePattern, TraceReading } from '@hardy/core/words';
 import type { LogMapping, MappingGuess } from '@hardy/core/logs';
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { create } from 'zustand';
+import { startThread, ThreadGone, type Thread } from '../state/thread.ts';
 import type { LogProblem, TraceWorkerApi } from './traceWorker.ts';
 
 interface TraceState {
@@ -15,7 +16,7 @@ interface TraceState {
   error: string | null;
   /** Rolling circumference in metres given by a person or a tyre size, else searched. */
   circumference: number | null;
-  worker: Remote<TraceWorkerApi> | null;
+  worker: Thread<TraceWorkerApi>['api'] | null;
   open: (file: File) => Promise<void>;
   study: (mapping: LogMapping | null) => Promise<void>;
   practice: (pattern: LivePattern, wheelEnd: string) => Promise<void>;
@@ -47,22 +48,26 @@ const remember = (guess: MappingGuess, mapping: LogMapping): void => {
   }
 };
 
-let thread: Worker | null = null;
+let thread: Thread<TraceWorkerApi> | null = null;
 let seed = 1;
 
 /** The wheel-speed log on the bench. The study runs in a thread of its own; cancelling ends that thread. */
 export const useTrace = create<TraceState>((set, get) => {
-  const start = (): Remote<TraceWorkerApi> => {
-    const current = get().worker;
-    if (current) return current;
-    thread = new Worker(new URL('./traceWorker.ts', import.meta.url), { type: 'module' });
-    const worker = wrap<TraceWorkerApi>(thread);
+  const start = (): Thread<TraceWorkerApi> => {
+    thread ??= startThread<TraceWorkerApi>(
+      () => new Worker(new URL('./traceWorker.ts', import.meta.url), { type: 'module' }),
+    );
     // A proxy answers to any name, `then` too: it must never be returned from an async function.
-    set({ worker: worker });
-    return worker;
+    set({ worker: thread.api });
+    return thread;
   };
-  const failed = (error: unknown) =>
+  const failed = (error: unknown) => {
+    if (error instanceof ThreadGone) {
+      thread = null;
+      set({ worker: null });
+    }
     set({ progress: null, error: error instanceof Error ? error.message : String(error) });
+  };
   return {
     file: null,
     reading: null,
@@ -76,7 +81,8 @@ export const useTrace = create<TraceState>((set, get) => {
       get().cancel();
       set({ file, reading: null, mapping: null, guess: null, error: null });
       try {
-        const guess = await start().preview(file);
+        const { api, ask } = start();
+        const guess = await ask(api.preview(file));
         if (get().file !== file) return;
         if (isProblem(guess)) set({ error: guess.problem });
         else {
@@ -94,13 +100,16 @@ export const useTrace = create<TraceState>((set, get) => {
       if (guess && mapping) remember(guess, mapping);
       set({ progress: 0, error: null, guess: null, mapping });
       try {
-        const answer = await start().study(
-          file,
-          mapping,
-          circumference,
-          proxy((part: number) => {
-            if (get().file === file && get().progress !== null) set({ progress: part });
-          }),
+        const { api, ask } = start();
+        const answer = await ask(
+          api.study(
+            file,
+            mapping,
+            circumference,
+            proxy((part: number) => {
+              if (get().file === file && get().progress !== null) set({ progress: part });
+            }),
+          ),
         );
         if (get().file !== file) return;
         if (isProblem(answer)) set({ progress: null, error: answer.problem });
@@ -111,8 +120,13 @@ export const useTrace = create<TraceState>((set, get) => {
     },
     async practice(pattern, wheelEnd) {
       seed++;
-      const csv = await start().practice(pattern, wheelEnd, seed);
-      await get().open(new File([csv], 'practice log.csv', { type: 'text/csv' }));
+      try {
+        const { api, ask } = start();
+        const csv = await ask(api.practice(pattern, wheelEnd, seed));
+        await get().open(new File([csv], 'practice log.csv', { type: 'text/csv' }));
+      } catch (error) {
+        failed(error);
+      }
     },
     setCircumference(circumference) {
       set({ circumference });
@@ -122,13 +136,18 @@ export const useTrace = create<TraceState>((set, get) => {
     async chooseColumns() {
       const { file } = get();
       if (!file) return;
-      const guess = await start().preview(file);
-      if (isProblem(guess)) set({ error: guess.problem });
-      else set({ guess });
+      try {
+        const { api, ask } = start();
+        const guess = await ask(api.preview(file));
+        if (isProblem(guess)) set({ error: guess.problem });
+        else set({ guess });
+      } catch (error) {
+        failed(error);
+      }
     },
     cancel() {
       if (get().progress === null) return;
-      thread?.terminate();
+      thread?.end();
       thread = null;
       set({ worker: null, progress: null });
     },
