@@ -228,6 +228,49 @@ describe('catalogue files in and out', () => {
   });
 });
 
+describe('what cannot be sold does not come in', () => {
+  const told = async (row: string) => {
+    const { report } = await intoEmpty({ 'parts.csv': `${PART_HEAD}\n${row}\n` }, 'good');
+    return report.errors.map(({ column, reason }) => `${column} ${reason}`);
+  };
+
+  test.each([
+    ['a number of 61 letters', part('P'.repeat(61)), /^number .* too large; at most 60/],
+    ['a bin of 41 letters', part('P1').replace('A01', 'A'.repeat(41)), /^bin .* too large; at most 40/],
+    [
+      'a description of 301 letters',
+      part('P1').replace('a sensor', 'a'.repeat(301)),
+      /^description .* at most 300/,
+    ],
+    ['a brand of 81 letters', part('P1').replace('Corvane', 'C'.repeat(81)), /^brand .* at most 80/],
+    ['a price no order takes', part('P1').replace('12.50', '99999999.00'), /^price .* at most/],
+    ['a NUL', part('P1').replace('a sensor', 'a\0sensor'), /^description holds a NUL/],
+  ])('%s is told by its row', async (_, row, reason) => {
+    const errors = await told(row);
+    expect(errors).toHaveLength(1);
+    expect(errors[0]).toMatch(reason);
+  });
+
+  test('a part at every limit is taken at the counter', async () => {
+    expect(
+      await told(part('P'.repeat(60)).replace('A01', 'A'.repeat(40)).replace('a sensor', 'a'.repeat(300))),
+    ).toEqual([]);
+  });
+
+  test('a column nobody knows is named, not dropped', async () => {
+    const { report } = await intoEmpty({ 'parts.csv': `${PART_HEAD},colour\n${part('P1')},,,grey\n` }, 'whole');
+    expect(report.written).toBe(false);
+    expect(report.errors).toEqual([
+      {
+        file: 'parts.csv',
+        line: 1,
+        column: 'colour',
+        reason: expect.stringMatching(/^is no column of this file/),
+      },
+    ]);
+  });
+});
+
 describe('the shelf', () => {
   const numbers = async (q: string): Promise<string[]> =>
     ((await server.api('GET', `/parts?q=${encodeURIComponent(q)}`)).body as Array<{ number: string }>).map(

@@ -61,7 +61,8 @@ try {
     webFolder: values.web,
     scenario: values.scenario ?? null,
     backups: values.backups === 'none' ? null : (values.backups ?? join(dirname(values.database), 'backups')),
-    threads: Math.min(MOST_THREADS, availableParallelism()),
+    // One core is left to whoever answers.
+    threads: Math.min(MOST_THREADS, Math.max(1, availableParallelism() - 1)),
   });
   if (isStopping) {
     await running.stop();

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { column } from './catalogueColumn.ts';
 import { PartialDate, WheelEndArchitecture } from './docket.ts';
+import { LONGEST, MOST_CENTS, MOST_PIECES, MOST_STOCK } from './longest.ts';
+import { TyreSizeText } from './tyreSizes.ts';
 import { AxleOrWheelEnd, WheelEnd } from './wheelEnd.ts';
 import { Driveline, Knuckle, Mounting, PartClass, SaltExposure, SensorType, Side, Target } from './words.ts';
 
@@ -9,7 +11,11 @@ import { Driveline, Knuckle, Mounting, PartClass, SaltExposure, SensorType, Side
  * (`catalogueFiles/columns.ts`). A field more is a line here and a migration.
  */
 
-const vehicleId = z.string().min(1).register(column, { refersTo: 'vehicle', indexed: true });
+const word = (most: number) => z.string().min(1).max(most);
+const cents = () => z.number().int().min(0).max(MOST_CENTS);
+const pieces = () => z.number().int().min(0).max(MOST_STOCK);
+
+const vehicleId = word(LONGEST.vehicleId).register(column, { refersTo: 'vehicle', indexed: true });
 const indexed = <T extends z.ZodType>(schema: T): T => {
   column.add(schema, { indexed: true });
   return schema;
@@ -21,13 +27,13 @@ export type Tier = z.infer<typeof Tier>;
 
 /** A line of vehicles the catalogue knows. */
 export const CatalogueVehicle = z.object({
-  id: z.string().min(1),
-  make: indexed(z.string().min(1)),
-  model: indexed(z.string().min(1)),
+  id: word(LONGEST.vehicleId),
+  make: indexed(word(LONGEST.vehicleWord)),
+  model: indexed(word(LONGEST.vehicleWord)),
   /** What is under the body, shared with other lines. */
-  platform: z.string().min(1).nullable().default(null),
+  platform: word(LONGEST.vehicleWord).nullable().default(null),
   /** Everyday words for it: minibus, gritter, pickup. */
-  kind: indexed(z.string().min(1)),
+  kind: indexed(word(LONGEST.vehicleWord)),
   builtFrom: PartialDate,
   builtTo: PartialDate.nullable(),
   axles: z.number().int().min(1).max(9),
@@ -35,9 +41,9 @@ export const CatalogueVehicle = z.object({
   steeringSide: Side.nullable(),
   knuckle: Knuckle.nullable(),
   electric: z.boolean(),
-  tyre: z.string().nullable(),
+  tyre: TyreSizeText.nullable(),
   /** Which maker's code dictionary its controllers use. */
-  dictionary: z.string().nullable(),
+  dictionary: word(LONGEST.vehicleWord).nullable(),
   wheelEnds: z.record(AxleOrWheelEnd, WheelEndArchitecture).default({}).register(column, { elsewhere: true }),
 });
 export type CatalogueVehicle = z.infer<typeof CatalogueVehicle>;
@@ -55,40 +61,43 @@ export type SensingLine = z.infer<typeof SensingLine>;
 
 /** One vehicle of the fleet the counter looks after. */
 export const FleetVehicle = z.object({
-  fleetNumber: z.string().min(1),
-  plate: indexed(z.string().nullable()),
-  vin: indexed(z.string().nullable()),
+  fleetNumber: word(LONGEST.fleetNumber),
+  plate: indexed(word(LONGEST.plate).nullable()),
+  vin: indexed(word(LONGEST.vin).nullable()),
   vehicleId,
   buildDate: PartialDate.nullable(),
   saltExposure: SaltExposure.nullable(),
-  distanceKm: z.number().nullable(),
-  note: z.string().nullable(),
+  distanceKm: z.number().min(0).max(5e6).nullable(),
+  note: z.string().max(LONGEST.note).nullable(),
 });
 export type FleetVehicle = z.infer<typeof FleetVehicle>;
 
 /** A part on the shelf. `companion` is what goes along: bolts, clips, seals, grease. Money in cents. */
 export const CataloguePart = z.object({
-  number: z.string().min(1),
+  number: word(LONGEST.partNumber),
   partClass: indexed(z.union([PartClass, z.literal('companion')])),
   tier: Tier,
-  brand: z.string().min(1),
-  description: z.string().min(1),
-  priceCents: z.number().int().min(0).register(column, { heading: 'price', as: 'money' }),
-  stock: z.number().int().min(0),
-  bin: z.string().nullable(),
-  supplierDays: z.number().min(0),
-  warrantyMonths: z.number().int().min(0),
+  brand: word(LONGEST.brand),
+  description: word(LONGEST.description),
+  priceCents: cents().register(column, { heading: 'price', as: 'money' }),
+  stock: pieces(),
+  bin: word(LONGEST.bin).nullable(),
+  supplierDays: z.number().min(0).max(1000),
+  warrantyMonths: z.number().int().min(0).max(600),
   /** Pieces in a pack, and pieces at the branch. */
-  packQuantity: z.number().int().min(1).default(1),
-  branchStock: z.number().int().min(0).default(0),
+  packQuantity: z.number().int().min(1).max(10_000).default(1),
+  branchStock: pieces().default(0),
   /** EAN-13 or the maker's own code, as a scanner gives it. */
   barcode: indexed(z.string().min(1).max(40).nullable().default(null)),
   /** The number that took its place. */
-  supersededBy: indexed(z.string().min(1).nullable().default(null)),
+  supersededBy: indexed(word(LONGEST.partNumber).nullable().default(null)),
   /** Parts with the same word here do the same job, in whatever tier. */
-  interchange: indexed(z.string().min(1).nullable().default(null)),
+  interchange: indexed(word(LONGEST.partNumber).nullable().default(null)),
   /** What a kit holds: part number and pieces. */
-  contents: z.array(z.object({ number: z.string().min(1), quantity: z.number().int().min(1) })).default([]),
+  contents: z
+    .array(z.object({ number: word(LONGEST.partNumber), quantity: z.number().int().min(1).max(MOST_PIECES) }))
+    .max(40)
+    .default([]),
   /** Lengths in millimetres and counts, by figure. */
   measures: z.record(z.string(), z.number().min(0).max(10000)).default({}),
   /** What is seen: colour, keying, tooth form. */
@@ -97,27 +106,21 @@ export const CataloguePart = z.object({
   ohmsLow: z.number().min(0).nullable().default(null).register(column, { heading: 'ohms', as: 'low' }),
   ohmsHigh: z.number().min(0).nullable().default(null).register(column, { heading: 'ohms', as: 'high' }),
   /** What the shop pays for it; null where the file does not say. Never shown to the customer. */
-  costCents: z
-    .number()
-    .int()
-    .min(0)
-    .nullable()
-    .default(null)
-    .register(column, { heading: 'cost', as: 'money' }),
+  costCents: cents().nullable().default(null).register(column, { heading: 'cost', as: 'money' }),
   /** Deposit on the old part, paid back when it is brought in. */
-  coreCents: z.number().int().min(0).default(0).register(column, { heading: 'core', as: 'money' }),
+  coreCents: cents().default(0).register(column, { heading: 'core', as: 'money' }),
 });
 export type CataloguePart = z.infer<typeof CataloguePart>;
 
 /** This part fits this vehicle, at these wheel ends, under these conditions. */
 export const Application = z.object({
-  partNumber: z.string().min(1).register(column, { refersTo: 'part', indexed: true }),
-  vehicleId: z.string().min(1).register(column, { refersTo: 'vehicle' }),
+  partNumber: word(LONGEST.partNumber).register(column, { refersTo: 'part', indexed: true }),
+  vehicleId: word(LONGEST.vehicleId).register(column, { refersTo: 'vehicle' }),
   wheelEnds: z.array(WheelEnd).min(1).register(column, { onAxle: true }),
   builtFrom: PartialDate.nullable(),
   builtTo: PartialDate.nullable(),
   /** What else must be so: `hubMaker` is `Corvane`, `steeringSide` is `left`. */
-  conditions: z.record(z.string(), z.string().min(1).max(60)).default({}),
+  conditions: z.record(z.string(), word(LONGEST.attribute)).default({}),
 });
 export type Application = z.infer<typeof Application>;
 
@@ -138,18 +141,18 @@ export type JobNote = z.infer<typeof JobNote>;
 export const CompanionRule = z.object({
   partClass: indexed(PartClass.clone()),
   vehicleId: z.string().nullable().register(column, { refersTo: 'vehicle', indexed: true }),
-  companionNumber: z.string().min(1).register(column, { refersTo: 'part' }),
-  quantity: z.number().int().min(1),
-  why: z.string().min(1),
+  companionNumber: word(LONGEST.partNumber).register(column, { refersTo: 'part' }),
+  quantity: z.number().int().min(1).max(MOST_PIECES),
+  why: word(LONGEST.why),
 });
 export type CompanionRule = z.infer<typeof CompanionRule>;
 
 /** One entry of a maker's own code dictionary. */
 export const DictionaryEntry = z.object({
-  dictionary: z.string().min(1),
-  code: indexed(z.string().min(1)),
-  module: z.string(),
-  text: z.string().min(1),
+  dictionary: word(LONGEST.vehicleWord),
+  code: indexed(word(LONGEST.code)),
+  module: z.string().max(LONGEST.module),
+  text: word(LONGEST.codeText),
 });
 export type DictionaryEntry = z.infer<typeof DictionaryEntry>;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
+import { LONGEST, MOST_CENTS, MOST_PIECES } from './longest.ts';
 import { DOUBTS, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
 import { TyreSizes, TyreSizeText } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
@@ -39,11 +40,11 @@ export const PartialDate = z
   );
 
 export const DocketVehicle = z.object({
-  catalogueId: text(80).nullish(),
-  name: text(200).nullish(),
-  vin: text(40).nullish(),
-  fleetNumber: text(40).nullish(),
-  plate: text(40).nullish(),
+  catalogueId: text(LONGEST.vehicleId).nullish(),
+  name: text(LONGEST.vehicleName).nullish(),
+  vin: text(LONGEST.vin).nullish(),
+  fleetNumber: text(LONGEST.fleetNumber).nullish(),
+  plate: text(LONGEST.plate).nullish(),
   axles: z.number().int().min(1).max(MAX_AXLES).nullish(),
   steeringSide: Side.nullish(),
   trafficSide: Side.nullish(),
@@ -57,7 +58,7 @@ export const DocketVehicle = z.object({
   tyres: TyreSizes.nullish(),
   /** What splits the fitment and was found out: hub maker, brake code, plug colour. */
   attributes: z
-    .record(text(60), text(60))
+    .record(text(LONGEST.attribute), text(LONGEST.attribute))
     .refine((found) => Object.keys(found).length <= 50, { message: 'has more than 50 entries' })
     .nullish(),
   /** Size the vehicle was built with. */
@@ -66,9 +67,9 @@ export const DocketVehicle = z.object({
 export type DocketVehicle = z.infer<typeof DocketVehicle>;
 
 export const DocketCode = z.object({
-  module: text(80).nullish(),
-  code: text(60),
-  text: text(400).nullish(),
+  module: text(LONGEST.module).nullish(),
+  code: text(LONGEST.code),
+  text: text(LONGEST.codeText).nullish(),
   status: CodeStatus.nullish(),
   wheelEnd: WheelEnd.nullish(),
 });
@@ -132,27 +133,27 @@ const Customer = z.object({
   kind: CustomerKind.nullish(),
 });
 
-const cents = z.number().int().min(0).max(1e9);
+const cents = z.number().int().min(0).max(MOST_CENTS);
 
 /** One part of what was taken, at one wheel end. */
 const ChosenPart = z.object({
   part: PartClass,
   wheelEnd: WheelEnd,
-  partNumber: text(60).nullish(),
+  partNumber: text(LONGEST.partNumber).nullish(),
 });
 
 /** A line of the order as it was when it was taken. Money in hundredths of the currency, whole. */
 export const OrderedLine = z.object({
-  partNumber: text(60).nullable(),
-  description: text(300),
-  brand: text(80).nullable(),
+  partNumber: text(LONGEST.partNumber).nullable(),
+  description: text(LONGEST.description),
+  brand: text(LONGEST.brand).nullable(),
   tier: text(20).nullable(),
-  quantity: z.number().int().min(1).max(100),
+  quantity: z.number().int().min(1).max(MOST_PIECES),
   unitCents: cents,
   listCents: cents,
   depositCents: cents,
-  bin: text(40).nullable(),
-  why: text(300),
+  bin: text(LONGEST.bin).nullable(),
+  why: text(LONGEST.why),
 });
 export type OrderedLine = z.infer<typeof OrderedLine>;
 
@@ -176,7 +177,7 @@ export const ChosenOffer = z.preprocess(
   z.object({
     part: PartClass,
     wheelEnd: WheelEnd,
-    partNumber: text(60).nullish(),
+    partNumber: text(LONGEST.partNumber).nullish(),
     /** The way of the comparison it came from, and its words. */
     way: text(200).nullish(),
     label: text(200).nullish(),

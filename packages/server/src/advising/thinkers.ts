@@ -27,16 +27,16 @@ export const thinkers = async (threads: number): Promise<Thinkers> => {
   const pool = new Piscina({
     filename: new URL('../workers/tasks.mjs', import.meta.url).href,
     execArgv: [],
-    // The first begins with the server, others when there is more to do than it can.
-    minThreads: 1,
+    // All begin with the server and stay: whoever waits for one that is yet to read the program waits for seconds.
+    minThreads: threads,
     maxThreads: threads,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
   });
   // A thread that dies is told where its work is asked for.
   pool.on('error', () => undefined);
-  // A thread takes a while to read the program: until the first is there, it is done here.
+  // A thread takes a while to read the program: until they are there, it is done here.
   let isWarm = false;
-  pool.run(null, { name: 'ready' }).then(
+  Promise.all(Array.from({ length: threads }, () => pool.run(null, { name: 'ready' }))).then(
     () => (isWarm = true),
     () => undefined,
   );

@@ -76,13 +76,15 @@ const WRONG: Readonly<Partial<Record<CsvError['code'], string>>> = {
 };
 
 /**
- * The rows of a CSV file one after another, however large: comma or semicolon, any of the usual encodings.
+ * The rows of a CSV file one after another, however large: comma or semicolon, any of the usual encodings. Columns that
+ * are none of `columns` are told to `unknown`.
  * @throws BadInput when the heading names hardly a column, a quote is not closed or a row has no end.
  */
 export async function* csvRows(
   file: string,
   name: string,
   columns: readonly string[],
+  unknown: (column: string) => void = () => undefined,
 ): AsyncGenerator<CsvRow> {
   const encoding = await encodingOf(file);
   let bytes = 0;
@@ -115,6 +117,7 @@ export async function* csvRows(
             name,
             `has no heading with ${columns.join(', ')}; the first row names the columns`,
           );
+        heading.filter((column) => column && !columns.includes(column)).forEach(unknown);
         continue;
       }
       if (record.length === 1 && !record[0]?.trim()) continue;

@@ -82,7 +82,14 @@ const load = async <T>(table: CatalogueTable<T>, loading: Loading): Promise<numb
     count += batch.length;
     batch = [];
   };
-  for await (const { cells, line, bytes } of csvRows(join(folder, table.file), table.file, table.headings)) {
+  const unknown = (column: string) =>
+    errors.add(table.file, 1, column, `is no column of this file; it has ${table.headings.join(', ')}`);
+  for await (const { cells, line, bytes } of csvRows(
+    join(folder, table.file),
+    table.file,
+    table.headings,
+    unknown,
+  )) {
     const fail = (column: string, reason: string) => errors.add(table.file, line, column, reason);
     try {
       const spoilt = Object.entries(cells).find(([, cell]) => cell.includes('\0'));
