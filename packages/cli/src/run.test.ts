@@ -154,3 +154,73 @@ describe('hardy', () => {
     expect(result.stderr).toMatch(/^checks\[0\]\.result: "brokn"/);
   });
 });
+
+describe('as a program', () => {
+  const hardy = (...args: string[]) =>
+    spawnSync(process.execPath, ['--import', 'tsx', 'packages/cli/src/main.ts', ...args], {
+      cwd: ROOT,
+      encoding: 'utf8',
+    });
+  const lines = (text: string) => text.trim().split('\n');
+
+  test('--help tells every command and ends well; a slip is told in one line', () => {
+    const help = hardy('--help');
+    expect(help.status).toBe(0);
+    expect(lines(help.stdout)).toHaveLength(7);
+    expect(hardy('backup', '--help').status).toBe(0);
+    for (const args of [
+      [],
+      ['nonsense'],
+      ['advise'],
+      ['advise', 'a', 'b'],
+      ['advise', 'a', '--seed', '1'],
+      ['advise', '--', '--x'],
+    ]) {
+      const slip = hardy(...args);
+      expect([args, slip.status, lines(slip.stderr).length]).toEqual([args, 1, 1]);
+    }
+    expect(hardy('trace', 'x.csv', '--catalogue', 'y').stderr).toMatch(
+      /takes no --catalogue; it takes --circumference, --track/,
+    );
+  }, 120_000);
+
+  test('whoever reads no further is no fault; a docket nested too deep is told', () => {
+    const docket = file(
+      'plain.json',
+      JSON.stringify({ format: 'hardy-spoke/docket', version: 1, codes: [{ code: 'C0031-13' }] }),
+    );
+    const piped = spawnSync(
+      'bash',
+      [
+        '-c',
+        `"${process.execPath}" --import tsx packages/cli/src/main.ts advise "${docket}" | head -c 5; echo " \${PIPESTATUS[0]}"`,
+      ],
+      { cwd: ROOT, encoding: 'utf8' },
+    );
+    expect(piped.stdout.trim()).toMatch(/ 0$/);
+    expect(piped.stderr).toBe('');
+    const deep = file(
+      'deep.json',
+      `{"format":"hardy-spoke/docket","version":1,"options":${'['.repeat(50_000)}${']'.repeat(50_000)}}`,
+    );
+    const told = hardy('advise', deep);
+    expect([told.status, lines(told.stderr)]).toEqual([
+      1,
+      [expect.stringMatching(/nested more than 60 levels deep/)],
+    ]);
+  }, 60_000);
+
+  test('a backup of a shop, and a restore of what is none, from the command line', () => {
+    const shop = join(folder, 'none.sqlite');
+    const none = hardy('backup', '--database', shop);
+    expect([none.status, lines(none.stderr)]).toEqual([
+      1,
+      [expect.stringMatching(/none\.sqlite cannot be opened: it does not exist/)],
+    ]);
+    const restored = hardy('restore', folder, '--database', shop);
+    expect([restored.status, lines(restored.stderr)]).toEqual([
+      1,
+      [expect.stringMatching(/it is no backup/)],
+    ]);
+  }, 60_000);
+});

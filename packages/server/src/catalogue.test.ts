@@ -258,7 +258,10 @@ describe('what cannot be sold does not come in', () => {
   });
 
   test('a column nobody knows is named, not dropped', async () => {
-    const { report } = await intoEmpty({ 'parts.csv': `${PART_HEAD},colour\n${part('P1')},,,grey\n` }, 'whole');
+    const { report } = await intoEmpty(
+      { 'parts.csv': `${PART_HEAD},colour\n${part('P1')},,,grey\n` },
+      'whole',
+    );
     expect(report.written).toBe(false);
     expect(report.errors).toEqual([
       {

@@ -157,8 +157,16 @@ describe('imports, one at a time', () => {
     expect(next.find(id).problem).toMatch(
       /started anew while this import was under way: nothing of it went in/,
     );
-    await dying.stop(id);
     await next.close();
+    await dying.stop(id);
     expect(newDesk().current()).toBeNull();
+    const ended = newDesk();
+    const other = ended.begin();
+    await ended.take(other, 'parts.csv', parts(part('P9')));
+    ended.run(other, 'whole');
+    await ended.close();
+    const told = newDesk();
+    expect(told.current()).toMatchObject({ id: other, state: 'failed' });
+    await told.close();
   });
 });

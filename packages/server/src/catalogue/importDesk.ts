@@ -18,6 +18,9 @@ const LARGEST_FILE = 500_000_000;
 /** What the thread of an import may take, in megabytes of its heap. */
 const MEMORY_MB = 300;
 
+/** Names the import that runs. */
+const UNDER_WAY = 'under-way';
+
 const RESTARTED =
   'The server was started anew while this import was under way: nothing of it went in. Send the files again.';
 
@@ -73,7 +76,7 @@ export class ImportDesk {
 
   /** What an import of a server that is no more left: told, and swept. */
   private leftBehind(): Import | null {
-    const note = join(this.folder, 'under-way');
+    const note = join(this.folder, UNDER_WAY);
     const id = existsSync(note) ? readFileSync(note, 'utf8') : null;
     rmSync(this.folder, { recursive: true, force: true });
     if (!id) return null;
@@ -147,7 +150,7 @@ export class ImportDesk {
             : `it is ${its.state} already`,
       );
     its.state = 'running';
-    writeFileSync(join(this.folder, 'under-way'), id);
+    this.note(id);
     void this.work(its, mode);
   }
 
@@ -212,7 +215,7 @@ export class ImportDesk {
   private end(its: Import, state: Import['state'], why: string | null): void {
     its.state = state;
     its.problem = why;
-    rmSync(join(this.folder, 'under-way'), { force: true });
+    rmSync(join(this.folder, UNDER_WAY), { force: true });
     rmSync(its.folder, { recursive: true, force: true });
   }
 
@@ -231,9 +234,18 @@ export class ImportDesk {
     if (this.now?.folder) rmSync(this.now.folder, { recursive: true, force: true });
   }
 
-  /** Stops what is under way and sweeps; to be waited for before the database is closed. */
+  /** Stops what is under way and sweeps; the next server tells of it. To be waited for before the database is closed. */
   async close(): Promise<void> {
-    if (this.now) await this.stop(this.now.id);
+    const its = this.now;
+    const wasRunning = its?.state === 'running';
+    if (its) await this.stop(its.id);
     rmSync(this.folder, { recursive: true, force: true });
+    if (its && wasRunning && its.state === 'cancelled') this.note(its.id);
+  }
+
+  /** Leaves word of one that runs, for the server that comes after this one. */
+  private note(id: string): void {
+    mkdirSync(this.folder, { recursive: true });
+    writeFileSync(join(this.folder, UNDER_WAY), id);
   }
 }
