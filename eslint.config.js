@@ -23,7 +23,14 @@ export default tseslint.config(
       parserOptions: {
         projectService: {
           maximumDefaultProjectFileMatchCount_THIS_WILL_SLOW_DOWN_LINTING: 20,
-          allowDefaultProject: ['*.cjs', '*.js', '.dependency-cruiser.cjs', 'scripts/*.mjs', 'e2e/*.mjs'],
+          allowDefaultProject: [
+            '*.cjs',
+            '*.js',
+            '.dependency-cruiser.cjs',
+            'scripts/*.mjs',
+            'e2e/*.mjs',
+            'packages/server/src/workers/*.mjs',
+          ],
         },
         tsconfigRootDir: import.meta.dirname,
       },

@@ -10,6 +10,7 @@ import { traceTimes } from './traceLog.ts';
 import { traceMemory } from './traceMemory.ts';
 import { catalogueTimes } from './catalogueTimes.ts';
 import { shopOfYears } from './shopOfYears.ts';
+import { deskLoad } from './deskLoad.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -75,6 +76,19 @@ process.stdout.write(
   `a shop of 200,000 dockets (target of each: median under 50 ms): ${Object.entries(await shopOfYears())
     .map(([name, ms]) => `${name} ${ms.toFixed(1)} ms`)
     .join(', ')}\n`,
+);
+const load = await deskLoad();
+process.stdout.write(
+  `eight desks while 100 MB of parts (${load.rows} rows) come in (${load.ended} in ${load.took.toFixed(0)} s), p95 and ratio to the same desks alone: ${(
+    ['key', 'create', 'change', 'read'] as const
+  )
+    .map(
+      (what) =>
+        `${what} ${load.busy[what].toFixed(0)} ms = ${(load.busy[what] / load.idle[what]).toFixed(2)} x`,
+    )
+    .join(
+      ', ',
+    )} (targets: 50, 250, 100 ms, or 1.5 x); longest wait ${load.longest.toFixed(0)} ms (target 500); memory ${load.idleMemory.toFixed(0)} MB, at most ${load.most.toFixed(0)} MB\n`,
 );
 const compared = compareTimes();
 say('six ways over 200,000 draws', compared.ours, 'target under 200 ms');

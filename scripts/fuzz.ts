@@ -163,7 +163,7 @@ const GOOD: Partial<Record<ApiName, () => unknown>> = {
 
 const inAddress = (): string => {
   const value = random.pick(STRANGE);
-  const text = typeof value === 'object' ? JSON.stringify(value) : String(value);
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
   try {
     return random.next() < 0.1 ? '%E0%A4%A' : encodeURIComponent(text).slice(0, 300);
   } catch {

@@ -62,7 +62,7 @@ const OF_THE_FILE: ReadonlyArray<readonly [begins: string, status: number, title
 const codeOf = (error: unknown): string => {
   const { code, message } = error as { code?: unknown; message?: unknown };
   if (typeof code === 'string') return code;
-  return /^Transaction query already complete/.test(String(message)) ? 'SQLITE_READONLY' : '';
+  return String(message).startsWith('Transaction query already complete') ? 'SQLITE_READONLY' : '';
 };
 
 /** Answers every error as problem+json: bad input with its path, anything else without its innards. */

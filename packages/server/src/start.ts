@@ -57,7 +57,7 @@ export const start = async (options: Options): Promise<Running> => {
     if (scenario) await seedScenario(store, scenario);
     const { app, close } = createApp({
       store,
-      thinkers: await thinkers(threads),
+      thinkers: thinkers(threads),
       backups: keeper,
       webFolder,
     });

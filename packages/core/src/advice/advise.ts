@@ -17,7 +17,7 @@ import type { Docket, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
-import { endsOffered, groupOf, planAt, type PlannedEnd } from './planAt.ts';
+import { endsOffered, groupOf, oneStep, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
 import { labelOf, removableFacts } from './removableFacts.ts';
 import { questionsFor } from './questions/questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
@@ -148,7 +148,11 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const { a, docket: filled, codes, corner, whole, wheelEnd, loose } = d;
   const causes = rank(whole);
   const school = docket.options?.school ?? knowledge.school;
-  const plans = endsOffered(d, a).map((end) => planAt(d, end, filled, school, knowledge, a));
+  const offered = endsOffered(d, a);
+  const deeply = plannedDeeply(offered, d);
+  const plans = offered.map((end) =>
+    planAt(d, end, filled, school, knowledge, deeply.has(end) ? a : oneStep(a)),
+  );
   const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
   const echoesOnly =
     codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');

@@ -190,7 +190,7 @@ test('every fact moves a probability, or says in words why it does not', () => {
 describe('a docket with more facts than anybody reads', () => {
   const codes = (n: number) =>
     Array.from({ length: n }, (_, i) => ({
-      code: `C00${(0x31 + (i % 12)).toString(16).toUpperCase()}-${['13', '37', '64'][i % 3]}`,
+      code: `C00${(0x31 + (i % 12)).toString(16).toUpperCase()}-${['13', '37', '64', '11', '12'][Math.floor(i / 12) % 5]}`,
       module: 'ABS',
       text: `wheel speed sensor ${i}`,
     }));

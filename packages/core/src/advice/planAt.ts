@@ -37,13 +37,45 @@ export interface PlannedEnd {
   planUnder(school: School): BuiltPlan;
 }
 
+/** Nobody reads offers for more wheel ends than so many; the likeliest are shown, and unsafe ones in any case. */
+const MOST_OFFERED = 8;
+
 /** Wheel ends that offers are made for: the one it is, others that may well be, and unsafe ones in any case. */
-export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] =>
-  d.byOdds.filter(
+export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] => {
+  const isUnsafe = (end: EndPosterior) => d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd);
+  const others = d.byOdds.filter(
     (end) =>
-      d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd) ||
-      (d.wheelEnd !== null && (end.wheelEnd === d.wheelEnd || end.odd >= a.get('offer.corner-at-least'))),
+      d.wheelEnd !== null && (end.wheelEnd === d.wheelEnd || end.odd >= a.get('offer.corner-at-least')),
   );
+  const shown = new Set(
+    [...others]
+      .sort((x, y) => Number(y.wheelEnd === d.wheelEnd) - Number(x.wheelEnd === d.wheelEnd))
+      .slice(0, MOST_OFFERED),
+  );
+  return d.byOdds.filter((end) => isUnsafe(end) || shown.has(end));
+};
+
+/**
+ * At so many wheel ends the whole plan is looked through: nobody begins at the fifth. The others are priced with one step
+ * ahead. What people wait for stays bounded, however many wheels a docket names.
+ */
+const MOST_DEEP = 4;
+
+/** The wheel ends whose plan is looked through as far as the shop looks ahead: the one it is, and the likeliest. */
+export const plannedDeeply = (offered: readonly EndPosterior[], d: Diagnosed): ReadonlySet<EndPosterior> => {
+  const main = d.loose ?? d.wheelEnd;
+  return new Set(
+    [...offered]
+      .sort((x, y) => Number(y.wheelEnd === main) - Number(x.wheelEnd === main) || y.odd - x.odd)
+      .slice(0, MOST_DEEP),
+  );
+};
+
+/** The same numbers, looking one step ahead. */
+export const oneStep = (a: Assumptions): Assumptions => ({
+  ...a,
+  get: (key) => (key === 'plan.depth' ? 1 : a.get(key)),
+});
 
 /** How the wheel ends of a group are built, as far as is known. */
 export const groupOf = (d: Diagnosed, end: WheelEnd): ArchitectureGroup =>

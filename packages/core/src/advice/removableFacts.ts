@@ -95,7 +95,11 @@ const buildFacts = ({ vehicle }: Docket): Fact[] => [
 
 /** So many facts are reckoned one by one: what each of more did nobody reads, and everybody waits for. */
 const MOST_RECKONED = 40;
-const ONE_OF_MANY = `one of many: what each did is worked out for the first ${MOST_RECKONED}`;
+/** On a vehicle of more wheel ends than so many, fewer: each costs as much more. */
+const USUAL_ENDS = 4;
+const mostReckoned = ({ ends }: Diagnosed): number =>
+  Math.min(MOST_RECKONED, Math.ceil((MOST_RECKONED * USUAL_ENDS) / Math.max(1, ends.all.length)));
+const oneOfMany = (most: number): string => `one of many: what each did is worked out for the first ${most}`;
 
 /** What is told first of, where there are too many: what was seen and done, then codes of a wheel, then the others. */
 const rankOf = (path: string, d: Diagnosed): number => {
@@ -111,7 +115,7 @@ const reckoned = (facts: readonly Fact[], d: Diagnosed): ReadonlySet<string> =>
       .map(({ path }) => path)
       .filter((path) => uses(d.evidence, path))
       .sort((one, other) => rankOf(one, d) - rankOf(other, d))
-      .slice(0, MOST_RECKONED),
+      .slice(0, mostReckoned(d)),
   );
 
 /** Every fact of a docket that may move what is believed, each with what would be believed without it. */
@@ -132,7 +136,10 @@ export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge
     ...listed.map((fact) => ({
       ...fact,
       without: () => (apart.has(fact.path) ? ask(d.vehicle, evidenceWithout(d.evidence, fact.path)) : null),
-      why: uses(d.evidence, fact.path) && !apart.has(fact.path) ? () => ONE_OF_MANY : why(fact.path),
+      why:
+        uses(d.evidence, fact.path) && !apart.has(fact.path)
+          ? () => oneOfMany(mostReckoned(d))
+          : why(fact.path),
     })),
     ...buildFacts(given).map((fact) => ({ ...fact, without: () => null, why: why(fact.path) })),
     ...readingFacts(given).map(({ docket, ...fact }) => ({

@@ -58,6 +58,9 @@ interface Weighing {
   readonly abnormal: number;
 }
 
+/** So many reports of one mechanism at one wheel end are heard, the most telling ones. */
+const MOST_REPEATS = 6;
+
 /**
  * Of codes that share a mechanism the most telling counts in full, the others with a small power: three reports of one
  * open circuit are not three proofs. A check that repeats what a code says (or another check) could be foretold to be
@@ -80,13 +83,26 @@ const weigh = (
     return other < my || (other === my && j < i);
   };
   const reported = new Set<string>();
+  const groups = new Map<string, number[]>();
   findings.forEach((finding, i) => {
     const group = groupOf(finding);
     const sofar = best.get(group);
     if (sofar === undefined || isStronger(sofar, i)) best.set(group, i);
-    if (finding.kind === 'present') reported.add(finding.mechanism);
+    if (finding.kind === 'present') {
+      reported.add(finding.mechanism);
+      groups.set(group, [...(groups.get(group) ?? []), i]);
+    }
   });
+  // Of many reports of one thing the most telling are heard: a reader that writes it forty times proves it no better.
+  const unheard = new Set(
+    [...groups.values()].flatMap((group) =>
+      group.length > MOST_REPEATS
+        ? group.sort((i, j) => (isStronger(i, j) ? 1 : -1)).slice(MOST_REPEATS)
+        : [],
+    ),
+  );
   return findings.map((finding, i): Weighing => {
+    if (unheard.has(i)) return { whole: 0, abnormal: 0 };
     const repeats = best.get(groupOf(finding)) !== i;
     if (finding.kind !== 'check') return { whole: repeats ? repeat : 1, abnormal: 0 };
     const foretold = !finding.isNormal && (repeats || reported.has(finding.mechanism));
@@ -115,12 +131,12 @@ const build = (
     weigh(findings, (finding) => pieces.spread(finding, end, architecture), repeat),
   );
   const weights = SHARED_STATES.map((_, shared) => {
-    const columns = (sets.at(-1) ?? []).map((finding) => pieces.column(finding, end, architecture, shared));
     return sets.map((findings, here) => {
       const out = Float64Array.from(priors);
       findings.forEach((_, i) => {
         const { whole, abnormal } = powers[here]?.[i] as Weighing;
-        const column = columns[i] as Float64Array;
+        if (whole === 0) return;
+        const column = pieces.column(findings[i] as Finding, end, architecture, shared);
         multiply(out, whole === 1 ? column : pieces.damped(column, whole));
         if (abnormal !== 0) {
           const sound = pieces.sound(findings[i] as Finding, end, architecture, shared);

@@ -9,7 +9,7 @@ let server: Awaited<ReturnType<typeof openScenario>>;
 let threads: Thinkers;
 beforeAll(async () => {
   server = await openScenario();
-  threads = await thinkers(1);
+  threads = thinkers(1);
 });
 afterAll(async () => {
   await threads.close();

@@ -22,7 +22,7 @@ const here: Thinkers['do'] = async (task, given) => {
 };
 
 /** So many threads; without any it is done where it is asked. */
-export const thinkers = async (threads: number): Promise<Thinkers> => {
+export const thinkers = (threads: number): Thinkers => {
   if (threads === 0) return { do: here, close: () => Promise.resolve() };
   const pool = new Piscina({
     filename: new URL('../workers/tasks.mjs', import.meta.url).href,

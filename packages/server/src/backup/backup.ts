@@ -80,7 +80,7 @@ const toDisk = (path: string): void => {
 const rowsOf = (connection: Database): Record<string, number> => {
   const tables = connection
     .prepare(
-      `select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '%\_search%' escape '\\' order by name`,
+      `select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and instr(name, '_search') = 0 order by name`,
     )
     .all() as Array<{ name: string }>;
   return Object.fromEntries(

@@ -60,10 +60,10 @@ export type Examined = { readonly kind: 'new' } | { readonly kind: 'ours'; reado
 
 /**
  * Looks at a database file before anything of it is touched: whether it can be opened and written, is whole, ours, and
- * not of a newer version.
+ * not of a newer version. Whether it is whole inside takes a while on a large one: `isToBeWhole` leaves that out.
  * @throws CannotOpen with one sentence that says what is wrong and what to do.
  */
-export const examineFile = (file: string): Examined => {
+export const examineFile = (file: string, isToBeWhole = true): Examined => {
   const folder = dirname(file);
   if (!existsSync(folder)) {
     // One folder is made; a whole path that is not there is a slip, or a disk that is not.
@@ -94,7 +94,7 @@ export const examineFile = (file: string): Examined => {
         file,
         `it was written by a newer version of this program (${newer.join(', ')}); start that one`,
       );
-    const wrong = wrongInside(connection);
+    const wrong = isToBeWhole ? wrongInside(connection) : null;
     if (wrong) throw new CannotOpen(file, `it is damaged (${wrong}); restore a backup with hardy restore`);
     return { kind: 'ours', behind: steps.length < known.size };
   } catch (error) {

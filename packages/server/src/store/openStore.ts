@@ -32,7 +32,7 @@ const setUp = (connection: Database, file: string): void => {
   // Whoever begins means to write: it waits at the beginning, not after it has read what another then changes.
   const prepare = connection.prepare.bind(connection);
   connection.prepare = ((sql: string) =>
-    prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql)) as typeof prepare;
+    prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql)) as Database['prepare'];
   attachCatalogue(connection, file);
 };
 
@@ -46,12 +46,12 @@ export const openStore = async (
   before: (file: string) => Promise<void> = () => Promise.resolve(),
 ): Promise<Store> => {
   const file = existsSync(path) ? realpathSync(path) : resolve(path);
-  let examined = examineFile(file);
+  examineFile(file, false);
   const lock = lockFile(file);
   let orm: MikroORM | null = null;
   try {
     // Whoever had it until now may have changed it.
-    examined = examineFile(file);
+    const examined = examineFile(file);
     if (examined.kind === 'ours' && examined.behind) await before(file);
     orm = await MikroORM.init({
       dbName: file,

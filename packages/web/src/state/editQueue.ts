@@ -267,7 +267,7 @@ export class EditQueue {
         return;
       }
       const label = edit.kind === 'change' ? edit.label : edit.kind;
-      this.conflict = { theirs, merged, clashes: clashes as MergeClash[], label };
+      this.conflict = { theirs, merged, clashes, label };
       return;
     }
     this.error = problemInWords(problem);

@@ -11,8 +11,8 @@ export class ThreadGone extends Error {
 export interface Thread<Api> {
   readonly api: Remote<Api>;
   /** The answer of a call, or ThreadGone: a thread that is gone never answers. */
-  ask<A>(answer: A): Promise<Awaited<A>>;
-  end(): void;
+  readonly ask: <A>(answer: A) => Promise<Awaited<A>>;
+  readonly end: () => void;
 }
 
 /** Starts a thread. @throws ThreadGone where threads cannot be had at all */

@@ -165,7 +165,7 @@ export const gatherEvidence = (
     nowhere.set(path, ends.why(first));
     return true;
   };
-  const setAside = settleFacts(docket, at, saysSomething(at, context));
+  const setAside = settleFacts(docket, codes, at, saysSomething(at, context));
   const counts = (path: string, given: readonly WheelEnd[]) => !setAside.has(path) && !isNowhere(path, given);
   const sofar = {
     docket,

@@ -1,3 +1,4 @@
+import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import { worstFirst } from '../../checkKinds/checkData.ts';
 import type { Check } from '../../vocabulary/check.ts';
 import type { Docket } from '../../vocabulary/docket.ts';
@@ -29,19 +30,36 @@ const repeats = (list: readonly object[], path: string, aside: Map<string, strin
 };
 
 /**
+ * One code of one controller that means the same each time is one code, however a reader words it: it counts once.
+ */
+const repeatedCodes = (codes: readonly UnderstoodCode[], aside: Map<string, string>): void => {
+  const seen = new Set<string>();
+  codes.forEach(({ module, code, status, signal, role, wheelEnds, voltage, self }, i) => {
+    const same = [module, code, status, signal, role, wheelEnds, voltage, self];
+    const text = JSON.stringify(same).toLowerCase();
+    if (seen.has(text) && !aside.has(`codes[${i}]`))
+      aside.set(`codes[${i}]`, 'the same code again: it counts once');
+    seen.add(text);
+  });
+};
+
+/**
  * Facts that count for nothing beside another, by path, each with why. What is written down twice is one fact. Of two
  * readings of one thing the later counts; of play, growl and fluid the worse, until someone strikes it out.
  *
+ * @param codes the docket’s codes as they were understood
  * @param at the wheel end a check speaks of, as the reasoning settles it
  * @param says whether a check says anything there: one that does not takes nothing back
  */
 export const settleFacts = (
   docket: Docket,
+  codes: readonly UnderstoodCode[],
   at: (check: Check) => WheelEnd | null,
   says: (check: Check) => boolean,
 ): Map<string, string> => {
   const aside = new Map<string, string>();
   repeats(docket.codes ?? [], 'codes', aside);
+  repeatedCodes(codes, aside);
   repeats(docket.history ?? [], 'history', aside);
   const standing = new Map<string, number>();
   const checks = docket.checks ?? [];

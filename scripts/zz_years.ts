@@ -1,2 +1,0 @@
-import { shopOfYears } from '../bench/shopOfYears.ts';
-console.log(await shopOfYears());
