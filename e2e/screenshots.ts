@@ -16,6 +16,7 @@ test('pictures of the main views', async ({ page }) => {
   );
   await expect(page.getByRole('list', { name: 'How this was read' })).toContainText('front left');
   await shoot(page, 'counter');
+  await page.getByRole('textbox', { name: 'Counter line' }).fill('');
   await openDocket(page, 'Merrowby Mercy');
   await shoot(page, 'docket');
   await page.goto('/trace');

@@ -32,7 +32,7 @@ const setUp = (connection: Database, file: string): void => {
   // Whoever begins means to write: it waits at the beginning, not after it has read what another then changes.
   const prepare = connection.prepare.bind(connection);
   connection.prepare = ((sql: string) =>
-    prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql)) as Database['prepare'];
+    prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql));
   attachCatalogue(connection, file);
 };
 
