@@ -5,6 +5,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
+import { backupsIn } from './backup/backup.ts';
 import { start, type Running } from './start.ts';
 
 /* A database as an older version wrote it: a tyre size that is none, a place beyond the last axle, an order, a closed docket. */
@@ -63,5 +64,43 @@ describe('a database written by an older version', () => {
       body: JSON.stringify({ version, docket: { ...docket, wants: ['today'] }, label: 'wish' }),
     });
     expect(answer.status).toBe(200);
+  });
+});
+
+describe('a database with the catalogue among its own tables', () => {
+  const BEFORE = join(__dirname, 'tests/databases/before-catalogue-file.sqlite.gz');
+  const place = mkdtempSync(join(tmpdir(), 'hardy-before-'));
+  const database = join(place, 'shop.sqlite');
+  afterAll(() => rmSync(place, { recursive: true, force: true }));
+
+  const opened = async (): Promise<Running> =>
+    start({ database, port: 0, webFolder: null, scenario: null, backups: join(place, 'backups') });
+  const asked = async <T>(of: Running, path: string): Promise<T> =>
+    (await (await fetch(`${of.address}/api${path}`)).json()) as T;
+
+  test('is backed up, then opens with everything it had: dockets, history, settings, catalogue, search', async () => {
+    writeFileSync(database, gunzipSync(readFileSync(BEFORE)));
+    for (const start_ of ['first', 'second']) {
+      const shop = await opened();
+      const { dockets, total } = await asked<DocketLines>(shop, '/dockets?state=all');
+      expect([start_, total, dockets.length]).toEqual([start_, 12, 12]);
+      const found = await asked<DocketLines>(shop, '/dockets?state=all&q=fleet%20work');
+      expect(found.total).toBeGreaterThan(0);
+      for (const { id } of dockets) {
+        expect((await asked<DocketView>(shop, `/dockets/${id}`)).id).toBe(id);
+        expect((await asked<unknown[]>(shop, `/dockets/${id}/history`)).length).toBeGreaterThan(0);
+      }
+      expect(await asked(shop, '/shop')).toMatchObject({ version: 1, overrides: { 'labour.rate': 81 } });
+      expect((await asked<unknown[]>(shop, '/vehicles')).length).toBe(41);
+      expect((await asked<Array<{ number: string }>>(shop, '/parts?q=ws%2038%20859'))[0]?.number).toBe(
+        'WS38859',
+      );
+      expect((await asked<unknown[]>(shop, '/parts?q=sennsor%20dragnett')).length).toBeGreaterThan(0);
+      await shop.stop();
+    }
+    const kept = backupsIn(join(place, 'backups'));
+    expect(
+      kept.map(({ manifest }) => [manifest.why, manifest.catalogue, manifest.database.rows.part]),
+    ).toEqual([['migration', null, 678]]);
   });
 });
