@@ -99,6 +99,25 @@ test('a note being written and a field being typed are there again after a reloa
   await expect(page.getByLabel('Note')).toHaveValue('');
 });
 
+test('measures of the old part and a number of Setup being typed are there again after a reload', async ({
+  page,
+}) => {
+  await page.goto('/shelf?match=1&class=tone-ring');
+  const inside = page.getByRole('textbox', { name: /^inside diameter/ });
+  await inside.fill('71.0');
+  await page.reload();
+  await expect(inside).toHaveValue('71.0');
+  await page.goto('/shelf');
+  await page.goto('/setup');
+  const rate = page.getByRole('textbox', { name: 'Labour › rate, EUR/h' });
+  // Out of its range it cannot be saved: it stays as it was typed.
+  await rate.fill('7800');
+  await page.reload();
+  await expect(rate).toHaveValue('7800');
+  await rate.press('Escape');
+  await expect(rate).toHaveValue('78');
+});
+
 test('an import that was begun before a reload is told after it', async ({ page, request }) => {
   const parts = await (await request.get('/api/catalogue/parts.csv')).text();
   await page.goto('/shelf');

@@ -18,6 +18,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useDraft } from '../desk/useDraft.ts';
 import { FindingPicture } from '../drawings/FindingPicture.tsx';
 import { MeasureForm } from './MeasureForm.tsx';
 import { numberTyped } from './measureFields.ts';
@@ -152,12 +153,16 @@ interface RatioProps {
 
 /** By how much a wheel reads off, and what explains it: tyres, teeth, wear. */
 function RatioForm({ pattern, end, setting, onAdd }: RatioProps) {
-  const [text, setText] = useState('');
+  const [draft, setText] = useDraft<string>(`${window.location.pathname} ratio ${end ?? ''}`);
+  const text = draft ?? '';
   const sign = pattern === 'reads-low' ? -1 : 1;
   const typed = numberTyped(text.replace(/%\s*$/, ''), '%');
   const percent = typed === null ? null : sign * Math.abs(typed);
   const reasons = percent === null ? [] : explainRatio(percent, { tyre: setting.tyre ?? null }, 5);
-  const add = (extra: object) => onAdd({ check: 'live', wheelEnd: end, pattern, ...extra } as Check);
+  const add = (extra: object) => {
+    setText(null);
+    onAdd({ check: 'live', wheelEnd: end, pattern, ...extra } as Check);
+  };
   return (
     <form
       className="measure-form"

@@ -3,6 +3,7 @@ import { doubtUnit, tellCheck, type CheckSetting } from '@hardy/core/metering';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { useDraft } from '../desk/useDraft.ts';
 import { useLimits } from './limits.ts';
 import { measuredCheck } from './measureFields.ts';
 
@@ -37,11 +38,16 @@ export function Told({ check, setting }: { check: Check; setting: CheckSetting }
 }
 
 /** Numbers of a measured check, the arithmetic done while typing, and a question when a unit looks mistyped. */
-export function MeasureForm({ check, wheelEnd, setting, onAdd }: Props) {
+export function MeasureForm({ check, wheelEnd, setting, onAdd: add }: Props) {
   const fields = numbersOf(check);
-  const [values, setValues] = useState<Record<string, string>>(() =>
-    Object.fromEntries(fields.map(({ key, field }) => [key, field.start ?? ''])),
+  const [draft, setValues] = useDraft<Record<string, string>>(
+    `${window.location.pathname} ${check} ${wheelEnd ?? ''}`,
   );
+  const values = draft ?? Object.fromEntries(fields.map(({ key, field }) => [key, field.start ?? '']));
+  const onAdd = (made: Check) => {
+    setValues(null);
+    add(made);
+  };
   const [of, setOf] = useState<(typeof OF)[number]['value']>('sensor');
   const made = measuredCheck(check, values, check === 'meter.resistance' ? { of } : {}, wheelEnd);
   const ready = made !== null && typeof made !== 'string' ? made : null;

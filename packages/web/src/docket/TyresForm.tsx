@@ -2,7 +2,7 @@ import { wheelEndInWords, type Check } from '@hardy/core/words';
 import { parseTyreSize, type CheckSetting } from '@hardy/core/metering';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useDraft } from '../desk/useDraft.ts';
 import { Told } from './MeasureForm.tsx';
 
 interface Props {
@@ -12,10 +12,15 @@ interface Props {
 }
 
 /** Tyre sizes wheel by wheel; one that is like the others need only be typed once. */
-export function TyresForm({ known, setting, onAdd }: Props) {
+export function TyresForm({ known, setting, onAdd: add }: Props) {
   // Every axle has tyres, also one whose speed is taken at its centre.
   const wheels = Array.from({ length: setting.axles }, (_, i) => [`A${i + 1}L`, `A${i + 1}R`]).flat();
-  const [sizes, setSizes] = useState<Record<string, string>>(() => ({ ...known }));
+  const [draft, setSizes] = useDraft<Record<string, string>>(`${window.location.pathname} tyres`);
+  const sizes = draft ?? known;
+  const onAdd = (made: Check) => {
+    setSizes(null);
+    add(made);
+  };
   const filled = Object.fromEntries(Object.entries(sizes).filter(([, size]) => size.trim() !== ''));
   const unread = Object.values(filled).filter((size) => !parseTyreSize(size));
   const check: Check = { check: 'tyres', sizes: filled };

@@ -1,6 +1,7 @@
 import type { AssumptionLine } from '@hardy/core/contract';
 import { useState } from 'react';
 import { Field } from '../desk/Field.tsx';
+import { useDraft } from '../desk/useDraft.ts';
 import { assumptionName, unitInWords, valueInWords } from './assumptionName.ts';
 
 interface Props {
@@ -16,15 +17,18 @@ interface Props {
 export function AssumptionValue({ line, value, currency, onChange }: Props) {
   const unit = unitInWords(line.unit, currency);
   const now = value ?? line.value;
-  const [text, setText] = useState(String(now));
+  const [draft, setDraft] = useDraft<string>(`setup ${line.key}`);
   const [shown, setShown] = useState(now);
   if (shown !== now) {
+    // What was typed is in force now, or another value is.
     setShown(now);
-    setText(String(now));
+    setDraft(null);
   }
+  const text = draft ?? String(now);
   const typed = Number(text.replace(',', '.'));
   const bad = text.trim() === '' || !Number.isFinite(typed) || typed < line.min || typed > line.max;
   const keep = () => {
+    if (!bad && typed === now) setDraft(null);
     if (!bad && typed !== now) onChange(typed === line.value ? null : typed);
   };
   return (
@@ -34,13 +38,13 @@ export function AssumptionValue({ line, value, currency, onChange }: Props) {
         bad={bad}
         value={text}
         size={7}
-        onText={setText}
+        onText={setDraft}
         onBlur={keep}
         onKeyDown={(event) => {
           // The table's own keys are for moving between cells, not within a number.
           event.stopPropagation();
           if (event.key === 'Enter') keep();
-          if (event.key === 'Escape') setText(String(now));
+          if (event.key === 'Escape') setDraft(null);
         }}
       />{' '}
       {bad ? (

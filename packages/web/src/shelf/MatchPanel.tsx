@@ -7,7 +7,8 @@ import {
 } from '@hardy/core/words';
 import type { MatchAnswer } from '@hardy/core/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo } from 'react';
+import { keepDraft, useDraft } from '../desk/useDraft.ts';
 import { call, problemInWords } from '../api/client.ts';
 import { useSettled } from '../state/useSettled.ts';
 import { Choice, plainOptions } from '../desk/Choice.tsx';
@@ -35,10 +36,19 @@ interface ReadingTyped {
 /** Readings are sent when the typing rests so long, in milliseconds. */
 const SETTLES_MS = 120;
 
+interface Measured {
+  readonly values: Readonly<Record<string, string>>;
+  readonly tools: Readonly<Record<string, Tool>>;
+}
+const MEASURED = 'measured';
+const NOTHING_MEASURED: Measured = { values: {}, tools: {} };
+
 /** What can be measured or seen on the old part, with the tool used; candidates ranked as it is typed. */
 export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Props) {
-  const [values, setValues] = useState<Record<string, string>>({});
-  const [tools, setTools] = useState<Record<string, Tool>>({});
+  const [draft, setDraft] = useDraft<Measured>(MEASURED);
+  const { values, tools } = draft ?? NOTHING_MEASURED;
+  // It outlives a reload; the next part on the counter begins with nothing.
+  useEffect(() => () => keepDraft(MEASURED, null), []);
   const figures = PART_FIGURES[partClass];
   const readings = useMemo(
     () =>
@@ -85,7 +95,7 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
           label="What it is"
           value={partClass}
           onChoice={(which) => {
-            setValues({});
+            setDraft({ values: {}, tools });
             onClass(which);
           }}
           options={PART_CLASSES.map((each) => ({ value: each, label: PART_IN_WORDS[each] }))}
@@ -107,7 +117,7 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
               {figure.kind === 'look' ? (
                 <Choice
                   value={values[figure.key] ?? ''}
-                  onChoice={(value) => setValues({ ...values, [figure.key]: value })}
+                  onChoice={(value) => setDraft({ values: { ...values, [figure.key]: value }, tools })}
                   options={[{ value: '', label: 'not seen' }, ...plainOptions(figure.values ?? [])]}
                 />
               ) : (
@@ -116,7 +126,7 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
                     value={values[figure.key] ?? ''}
                     size={6}
                     inputMode="decimal"
-                    onText={(text) => setValues({ ...values, [figure.key]: text })}
+                    onText={(text) => setDraft({ values: { ...values, [figure.key]: text }, tools })}
                   />
                   {figure.kind === 'length' ? (
                     <>
@@ -124,7 +134,7 @@ export function MatchPanel({ vehicleId, partClass, onClass, onLead, onPick }: Pr
                       <Choice<Tool>
                         label={`${figure.words}: tool`}
                         value={tools[figure.key] ?? 'caliper'}
-                        onChoice={(tool) => setTools({ ...tools, [figure.key]: tool })}
+                        onChoice={(tool) => setDraft({ values, tools: { ...tools, [figure.key]: tool } })}
                         options={Object.entries(TOOL_WORDS).map(([tool, label]) => ({
                           value: tool as Tool,
                           label,
