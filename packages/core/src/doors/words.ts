@@ -24,6 +24,7 @@ export type {
   OutcomeResult,
   School,
 } from '../vocabulary/docket.ts';
+export { LONGEST } from '../vocabulary/longest.ts';
 export { inImperial } from '../vocabulary/imperial.ts';
 export {
   CAUSE_SHORT,

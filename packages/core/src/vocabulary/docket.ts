@@ -128,8 +128,8 @@ const DocketOptions = z
 
 const CustomerKind = z.enum(['garage', 'fleet', 'self']);
 const Customer = z.object({
-  name: text(120).nullish(),
-  phone: text(40).nullish(),
+  name: text(LONGEST.customerName).nullish(),
+  phone: text(LONGEST.phone).nullish(),
   kind: CustomerKind.nullish(),
 });
 

@@ -21,6 +21,8 @@ export const LONGEST = {
   codeText: 400,
   attribute: 60,
   note: 1000,
+  customerName: 120,
+  phone: 40,
 } as const;
 
 /** No price is higher, in hundredths of the currency. */

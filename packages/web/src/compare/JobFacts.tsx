@@ -1,4 +1,5 @@
 import type { Docket } from '@hardy/core/words';
+import { CUSTOMER_KINDS } from '../docket/customerKinds.ts';
 import { InlineSelect, InlineText } from '../docket/Inline.tsx';
 import { numberWithin } from '../docket/numberWithin.ts';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -36,11 +37,7 @@ export function JobFacts({ docket, change }: Props) {
               id="job-kind"
               value={docket.customer?.kind ?? null}
               none="list price"
-              options={[
-                { value: 'garage', label: 'garage, trade price' },
-                { value: 'fleet', label: 'fleet, trade price' },
-                { value: 'self', label: 'fixes it themselves' },
-              ]}
+              options={CUSTOMER_KINDS}
               onChange={(kind) =>
                 change('kind of customer', (d) => ({
                   ...d,

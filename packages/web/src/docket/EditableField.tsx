@@ -4,7 +4,9 @@ import { InlineSelect, InlineText } from './Inline.tsx';
 interface Props {
   label: string;
   value: string | null | undefined;
-  options?: readonly string[];
+  options?: ReadonlyArray<string | { readonly value: string; readonly label: string }>;
+  /** So many characters and no more. */
+  longest?: number;
   placeholder?: string;
   said?: string | undefined;
   problemWith?: (text: string) => string | null;
@@ -12,8 +14,13 @@ interface Props {
 }
 
 /** One fact of the vehicle with its name, edited where it stands. */
-export function EditableField({ label, value, options, placeholder, said, problemWith, onChange }: Props) {
+export function EditableField(props: Props) {
+  const { label, value, options, longest, placeholder, said, onChange } = props;
   const id = useId();
+  const problemWith = (text: string): string | null =>
+    longest !== undefined && text.length > longest
+      ? `at most ${longest} characters; this has ${text.length}`
+      : (props.problemWith?.(text) ?? null);
   return (
     <div className="field">
       <dt>
@@ -25,7 +32,9 @@ export function EditableField({ label, value, options, placeholder, said, proble
             id={id}
             value={value}
             none="not known"
-            options={options.map((option) => ({ value: option, label: option }))}
+            options={options.map((option) =>
+              typeof option === 'string' ? { value: option, label: option } : option,
+            )}
             onChange={onChange}
           />
         ) : (
@@ -34,7 +43,7 @@ export function EditableField({ label, value, options, placeholder, said, proble
             name={label}
             value={value}
             {...(placeholder ? { placeholder } : {})}
-            {...(problemWith ? { problemWith } : {})}
+            problemWith={problemWith}
             onChange={onChange}
           />
         )}

@@ -1,4 +1,5 @@
 import {
+  LONGEST,
   SYMPTOM_IN_WORDS,
   isThere,
   symptomOf,
@@ -11,6 +12,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { CheckList } from './CheckList.tsx';
 import { CodeList } from './CodeList.tsx';
+import { CUSTOMER_KINDS } from './customerKinds.ts';
 import { EditableField } from './EditableField.tsx';
 import { Fact } from './Fact.tsx';
 import { without, type Change } from './factEdits.ts';
@@ -47,6 +49,8 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
   };
   const setVehicle = (key: string, label: string) => (value: string | null) =>
     change(label, (d) => ({ ...d, vehicle: { ...d.vehicle, [key]: value } }));
+  const setCustomer = (key: 'name' | 'phone' | 'kind', label: string) => (value: string | null) =>
+    change(label, (d) => ({ ...d, customer: { ...d.customer, [key]: value } }));
   const leftOver = docket.leftOver ?? [];
   const lists = { docket, advice, change, said };
   const aside = (docket.positions ?? []).filter((p) => p.role === 'past' || p.role === 'denied');
@@ -56,13 +60,21 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
         <KnownFirst className="vehicle-fields">
           <EditableField
             label="Name"
+            longest={LONGEST.vehicleName}
             value={vehicle.name ?? advice.vehicle.name}
             onChange={setVehicle('name', 'vehicle named')}
           />
           <EditableField
             label="Fleet no."
+            longest={LONGEST.fleetNumber}
             value={vehicle.fleetNumber}
             onChange={setVehicle('fleetNumber', 'fleet number')}
+          />
+          <EditableField
+            label="Plate"
+            longest={LONGEST.plate}
+            value={vehicle.plate}
+            onChange={setVehicle('plate', 'plate')}
           />
           <EditableField
             label="Built"
@@ -116,6 +128,28 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
               {wheelEndInWords(wheelEnd, advice.vehicle)}: {sensing}
             </p>
           ))}
+      </Section>
+      <Section title="Customer">
+        <KnownFirst className="vehicle-fields">
+          <EditableField
+            label="Customer"
+            longest={LONGEST.customerName}
+            value={docket.customer?.name}
+            onChange={setCustomer('name', 'customer named')}
+          />
+          <EditableField
+            label="Phone"
+            longest={LONGEST.phone}
+            value={docket.customer?.phone}
+            onChange={setCustomer('phone', 'phone number')}
+          />
+          <EditableField
+            label="Pays as"
+            value={docket.customer?.kind}
+            options={CUSTOMER_KINDS}
+            onChange={setCustomer('kind', 'kind of customer')}
+          />
+        </KnownFirst>
       </Section>
       <Section title="Codes">
         <CodeList {...lists} />
