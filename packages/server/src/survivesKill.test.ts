@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from './tests/openScenario.ts';
 
-const KILLS = 6;
+const KILLS = 4;
 const PORT = 4391;
 const ADDRESS = `http://127.0.0.1:${PORT}/api`;
 

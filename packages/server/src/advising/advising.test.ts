@@ -43,11 +43,11 @@ describe('what is reckoned for dockets', () => {
   test('threads say the same as the place where it is asked', async () => {
     const knowledge = await knowledgeFor(em(), docket());
     // Until the first thread is there it is done here: asked long enough, both are.
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 25; i++) {
       expect(await threads.do('adviseTask', { docket: docket(), knowledge })).toEqual(
         advise(docket(), knowledge),
       );
-      await new Promise((go) => setTimeout(go, 50));
+      await new Promise((go) => setTimeout(go, 80));
     }
     expect(await threads.do('compareTask', { docket: docket(), knowledge, seed: 3 })).toEqual(
       compareBench(docket(), knowledge, 3).compare(),
