@@ -95,6 +95,18 @@ describe('a backup', () => {
     expect(await word(there)).toBe('moved');
   });
 
+  test('beside the shop it came from, under another name: neither takes the other\u2019s catalogue', async () => {
+    const { folder: made } = await backUp(file, backups, 'command');
+    const copy = join(folder, 'shop.db');
+    await restoreBackup(made, copy);
+    await put('of the shop');
+    await close();
+    for (let i = 0; i < 2; i++) {
+      expect(await word(copy)).toBeUndefined();
+      expect(await word(file)).toBe('of the shop');
+    }
+  });
+
   test('of a database that is not there, or damaged, none is left behind', async () => {
     await expect(backUp(join(folder, 'none.sqlite'), backups, 'command')).rejects.toThrow(/does not exist/);
     const bad = join(folder, 'bad.sqlite');

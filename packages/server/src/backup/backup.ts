@@ -57,7 +57,7 @@ export const BackupManifest = z.object({
   why: z.enum(BACKUP_REASONS),
   database: CopiedFile,
   /** The catalogue with the name its database knows it by; null for a database that has none of its own yet. */
-  catalogue: CopiedFile.extend({ name: z.string().regex(/^[^/\\]+\.sqlite$/) }).nullable(),
+  catalogue: CopiedFile.extend({ name: z.string().regex(/^[^/\\]+$/) }).nullable(),
 });
 export type BackupManifest = z.infer<typeof BackupManifest>;
 

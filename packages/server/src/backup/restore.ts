@@ -12,7 +12,7 @@ import {
 } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { CannotOpen } from '../store/cannotOpen.ts';
-import { catalogueNamed } from '../store/cataloguePointer.ts';
+import { catalogueNamed, newCatalogueFile, POINTER } from '../store/cataloguePointer.ts';
 import { lockFile } from '../store/lockFile.ts';
 import { BACKUP_FILES, readBackup, verifyBackup } from './backup.ts';
 
@@ -22,13 +22,27 @@ const toDisk = (path: string): void => {
   closeSync(handle);
 };
 
-/** Copies beside the place a file is to take, and puts it there in one step. */
-const putInPlace = (from: string, to: string): void => {
+/** Copies beside the place a file is to take, changes the copy, and puts it there in one step. */
+const putInPlace = (from: string, to: string, change: (copy: string) => void = () => undefined): void => {
   const beside = `${to}.restoring`;
   copyFileSync(from, beside);
+  change(beside);
   toDisk(beside);
   renameSync(beside, to);
   toDisk(dirname(to));
+};
+
+/** Has a database name this catalogue as its own. */
+const pointTo = (database: string, catalogue: string): void => {
+  const connection = new Sqlite(database);
+  try {
+    connection.pragma('synchronous = FULL');
+    connection
+      .prepare('update setting set value = ? where key = ?')
+      .run(JSON.stringify({ file: catalogue }), POINTER);
+  } finally {
+    connection.close();
+  }
 };
 
 /** Keeps a database that is to be replaced in a folder of its own, with its catalogue, so that it can be opened there. */
@@ -80,14 +94,17 @@ export const restoreBackup = async (
   const lock = lockFile(database, 0);
   try {
     const { catalogue } = backup.manifest;
-    if (catalogue)
-      putInPlace(join(folder, BACKUP_FILES.catalogue), join(dirname(database), basename(catalogue.name)));
+    // Under a name of its own: a database beside this one may still have the catalogue of the old name.
+    const beside = catalogue ? newCatalogueFile(database) : null;
+    if (beside) putInPlace(join(folder, BACKUP_FILES.catalogue), beside);
     let replaced: string | null = null;
     if (existsSync(database)) {
       replaced = `${database}.replaced-${now.toISOString().replace(/[:.]/g, '-')}`;
       keepAside(database, replaced);
     }
-    putInPlace(join(folder, BACKUP_FILES.database), database);
+    putInPlace(join(folder, BACKUP_FILES.database), database, (copy) => {
+      if (beside) pointTo(copy, basename(beside));
+    });
     return { database, replaced, rows: { ...backup.manifest.database.rows, ...catalogue?.rows } };
   } finally {
     lock.release();

@@ -1,6 +1,7 @@
 import { advise, CATALOGUE_TABLES } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
-import { newCatalogueFile, openCatalogueFile, seal } from '../store/catalogueFile.ts';
+import { openCatalogueFile, seal } from '../store/catalogueFile.ts';
+import { newCatalogueFile } from '../store/cataloguePointer.ts';
 import { putRows, rawRows } from '../store/catalogueRows.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 import { DocketStore } from '../store/docketStore.ts';

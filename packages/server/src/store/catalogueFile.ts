@@ -2,23 +2,14 @@ import { CATALOGUE_TABLES } from '@hardy/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/better-sqlite';
 import { Migrator } from '@mikro-orm/migrations';
 import type { Database } from 'better-sqlite3';
-import { randomBytes } from 'node:crypto';
-import { closeSync, copyFileSync, existsSync, fsyncSync, openSync, readdirSync, rmSync } from 'node:fs';
+import { closeSync, constants, existsSync, fsyncSync, openSync, readdirSync, rmSync } from 'node:fs';
+import { copyFile } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { CATALOGUE_ENTITIES } from './catalogueEntities.ts';
 import { CATALOGUE_MIGRATIONS } from './catalogueMigrations/index.ts';
-import { catalogueNamed, POINTER } from './cataloguePointer.ts';
+import { catalogueNamed, newCatalogueFile, POINTER, stemOf } from './cataloguePointer.ts';
 import { SettingRow } from './entities.ts';
 import { withConnection } from './rawConnection.ts';
-
-const MARK = '.catalogue-';
-
-/** How files of catalogues of a database begin: `shop.sqlite` has `shop.catalogue-1a2b3c4d.sqlite` beside it. */
-const stemOf = (database: string): string => `${basename(database).replace(/\.[^.]*$/, '')}${MARK}`;
-
-/** A name for a catalogue that is yet to be made. */
-export const newCatalogueFile = (database: string): string =>
-  join(dirname(database), `${stemOf(database)}${randomBytes(4).toString('hex')}.sqlite`);
 
 /** Attaches the catalogue a database names, where there is one: its tables are read as if they were the database’s own. */
 export const attachCatalogue = (connection: Database, database: string): void => {
@@ -83,7 +74,7 @@ export class CatalogueInUse {
   /** A copy of the file in use, to be changed and then put in its place. */
   async copy(): Promise<string> {
     const to = newCatalogueFile(this.database);
-    copyFileSync(await this.file(), to);
+    await copyFile(await this.file(), to, constants.COPYFILE_FICLONE);
     return to;
   }
 

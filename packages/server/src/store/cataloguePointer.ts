@@ -1,4 +1,6 @@
 import type { Database } from 'better-sqlite3';
+import { randomBytes } from 'node:crypto';
+import { basename, dirname, join } from 'node:path';
 
 /** Where the database says which catalogue is its own. */
 export const POINTER = 'catalogue';
@@ -13,3 +15,13 @@ export const catalogueNamed = (connection: Database): string | null => {
     { value: string } | undefined;
   return row ? (JSON.parse(row.value) as { file: string }).file : null;
 };
+
+/**
+ * How files of catalogues of a database begin: `shop.sqlite` has `shop.sqlite.catalogue-1a2b3c4d` beside it. The whole
+ * name is in it: another database of the folder must never take them for its own.
+ */
+export const stemOf = (database: string): string => `${basename(database)}.catalogue-`;
+
+/** A name for a catalogue that is yet to be made. */
+export const newCatalogueFile = (database: string): string =>
+  join(dirname(database), `${stemOf(database)}${randomBytes(4).toString('hex')}`);

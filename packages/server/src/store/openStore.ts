@@ -31,8 +31,7 @@ const setUp = (connection: Database, file: string): void => {
   connection.pragma('mmap_size = 536870912');
   // Whoever begins means to write: it waits at the beginning, not after it has read what another then changes.
   const prepare = connection.prepare.bind(connection);
-  connection.prepare = ((sql: string) =>
-    prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql));
+  connection.prepare = (sql: string) => prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql);
   attachCatalogue(connection, file);
 };
 

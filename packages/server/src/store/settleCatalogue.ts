@@ -2,16 +2,10 @@ import type { MikroORM } from '@mikro-orm/better-sqlite';
 import Sqlite from 'better-sqlite3';
 import { copyFileSync, existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import {
-  CATALOGUE_TABLE_NAMES,
-  CatalogueInUse,
-  newCatalogueFile,
-  openCatalogueFile,
-  seal,
-} from './catalogueFile.ts';
+import { CATALOGUE_TABLE_NAMES, CatalogueInUse, openCatalogueFile, seal } from './catalogueFile.ts';
 import { CATALOGUE_MIGRATIONS } from './catalogueMigrations/index.ts';
 import { CannotOpen } from './cannotOpen.ts';
-import { catalogueNamed } from './cataloguePointer.ts';
+import { catalogueNamed, newCatalogueFile } from './cataloguePointer.ts';
 import { rawRun } from './catalogueRows.ts';
 import { withConnection } from './rawConnection.ts';
 
