@@ -221,7 +221,12 @@ export const COSTS: JudgementTable = {
     'Checks are made far away, with a call back.',
   ),
   'school.far-away.comeback': judgement(1.8, 'times', [0, 10], 'Coming back means the long way twice.'),
-  'plan.depth': judgement(3, 'steps', [1, 4], 'How far ahead the plan looks; a fifth step would keep people waiting.'),
+  'plan.depth': judgement(
+    3,
+    'steps',
+    [1, 4],
+    'How far ahead the plan looks; a fifth step would keep people waiting.',
+  ),
   'plan.check-floor': judgement(
     20,
     'money',

@@ -9,6 +9,8 @@ export const mustBeShallow = (input: unknown): void => {
   for (let depth = 0; level.length > 0; depth++) {
     if (depth > MOST_DEEP)
       throw new BadInput('', `is nested more than ${MOST_DEEP} levels deep; nothing that is read here is`);
-    level = level.flatMap((each) => (typeof each === 'object' && each !== null ? Object.values(each) : []));
+    level = level.flatMap((each): unknown[] =>
+      typeof each === 'object' && each !== null ? Object.values(each) : [],
+    );
   }
 };

@@ -123,7 +123,7 @@ const mergeValues = (
     return merged.length === 0 ? theirs : merged;
   }
   if (sides.every((side) => side == null || isFields(side))) {
-    const [was = {}, mine = {}, other = {}] = sides.map((side) => (side ?? {}) as Fields);
+    const [was = {}, mine = {}, other = {}] = sides.map((side) => side ?? {});
     const merged = Object.fromEntries(
       [...new Set([...Object.keys(other), ...Object.keys(mine)])]
         .map((key) => [key, mergeValues(was[key], mine[key], other[key], [...place, key], clashes)] as const)

@@ -188,7 +188,11 @@ export function DocketScreen() {
                     .join(' \u00B7 ')}
                 </span>
                 {waiting > 0 && (
-                  <span className={held ? 'unsaved look-here' : 'unsaved soft'} role="status">
+                  <span
+                    className={held ? 'unsaved look-here' : 'unsaved soft'}
+                    // What is saved in a moment need not be read aloud.
+                    role={held ? 'status' : undefined}
+                  >
                     {waiting === 1 ? 'not saved yet' : `${waiting} changes not saved yet`}
                   </span>
                 )}
