@@ -1,6 +1,4 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync, createWriteStream } from 'node:fs';
-import { readFileSync } from 'node:fs';
 import { createReadStream } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,6 +6,7 @@ import { once } from 'node:events';
 import { PARTS } from '@hardy/core';
 import type { DocketView } from '@hardy/core/contract';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
+import { caller, hasEnded, isOpen, memoryOf, ownServer } from '../scripts/ownServer.ts';
 
 const ROOT = join(import.meta.dirname, '..');
 const PORT = 4396;
@@ -24,16 +23,7 @@ const none = (): Waits => ({ key: [], create: [], change: [], read: [] });
 const p95 = (times: number[]) => times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)] ?? 0;
 const wait = (ms: number) => new Promise<void>((go) => setTimeout(go, ms));
 
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
-  const answer = await fetch(API + path, {
-    method,
-    ...(body === undefined
-      ? {}
-      : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  });
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`);
-  return (answer.status === 204 ? null : await answer.json()) as T;
-};
+const call = caller(API);
 
 /** A person at a desk: types a line, opens the docket, looks, changes it, searches, and breathes in between. */
 const desk = async (name: number, waits: Waits, isOver: () => boolean): Promise<void> => {
@@ -90,28 +80,15 @@ const writeParts = async (file: string, megabytes: number): Promise<number> => {
  */
 export const deskLoad = async (megabytes = 100, seconds = 40) => {
   const folder = mkdtempSync(join(tmpdir(), 'load-'));
-  const server = spawn(
-    process.execPath,
-    [
-      '--import',
-      'tsx',
-      'packages/server/src/main.ts',
-      '--port',
-      String(PORT),
-      '--scenario',
-      'demo',
-      '--backups',
-      'none',
-      '--database',
-      join(folder, 'load.sqlite'),
-    ],
-    { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'] },
-  );
-  await new Promise<void>((go) =>
-    server.stdout.on('data', (text: Buffer) => text.toString().includes('open at') && go()),
-  );
-  const memory = (): number =>
-    Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1]) / 1000;
+  const server = ownServer({
+    root: ROOT,
+    port: PORT,
+    database: join(folder, 'load.sqlite'),
+    demo: true,
+    backups: 'none',
+  });
+  await isOpen(server);
+  const memory = () => memoryOf(server);
   const played = async (until: () => boolean): Promise<Waits> => {
     const waits = none();
     await Promise.all(Array.from({ length: DESKS }, (_, i) => desk(i, waits, until)));
@@ -154,7 +131,7 @@ export const deskLoad = async (megabytes = 100, seconds = 40) => {
   const ended = await importing;
   const took = (Date.now() - began) / 1000;
   server.kill('SIGTERM');
-  await once(server, 'exit');
+  await hasEnded(server);
   rmSync(folder, { recursive: true, force: true });
   const said = ({ key, create, change, read }: Waits) => ({
     key: p95(key),

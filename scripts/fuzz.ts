@@ -1,6 +1,5 @@
 import { API, type ApiName } from '@hardy/core/contract';
-import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { request } from 'node:http';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -8,6 +7,7 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
+import { caller, hasEnded, isOpen, memoryOf, ownServer } from './ownServer.ts';
 
 /*
  * Sends seeded nonsense to a server of its own: known ways in with what they take, spoilt in every way we could think
@@ -49,38 +49,15 @@ const NAMES = Object.keys(API) as ApiName[];
 const CHEAP = NAMES.filter((name) => !COSTLY.has(name));
 
 const folder = mkdtempSync(join(tmpdir(), 'fuzz-'));
-const server = spawn(
-  process.execPath,
-  [
-    '--import',
-    'tsx',
-    'packages/server/src/main.ts',
-    '--port',
-    String(PORT),
-    '--scenario',
-    'demo',
-    '--database',
-    join(folder, 'fuzz.sqlite'),
-  ],
-  { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] },
-);
+const server = ownServer({ root: ROOT, port: PORT, database: join(folder, 'fuzz.sqlite'), demo: true });
 const faults: string[] = [];
-server.stderr.on('data', (text: Buffer) => faults.push(text.toString()));
-await new Promise<void>((go, fail) => {
-  server.stdout.on('data', (text: Buffer) => text.toString().includes('open at') && go());
-  server.once('exit', (code) => fail(new Error(`the server ended with ${code}: ${faults.join('')}`)));
-});
-const memory = (): number =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1]) / 1000;
+server.stderr?.on('data', (text: Buffer) => faults.push(text.toString()));
+await isOpen(server);
 
 const base = `http://127.0.0.1:${PORT}/api`;
-const made = (await (
-  await fetch(`${base}/dockets`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ words: 'merrowby 2018 minibus, abs light, C0A31-13 front left, no play' }),
-  })
-).json()) as { id: string; docket: object };
+const made = await caller(base)<{ id: string; docket: object }>('POST', '/dockets', {
+  words: 'merrowby 2018 minibus, abs light, C0A31-13 front left, no play',
+});
 
 const STRANGE: readonly unknown[] = [
   null,
@@ -295,7 +272,7 @@ const desk = async () => {
   while (sent < COUNT) {
     sent++;
     if (sent % Math.ceil(COUNT / 10) === 0) {
-      levels.push(Math.round(memory()));
+      levels.push(Math.round(memoryOf(server)));
       process.stdout.write(`${sent} sent, ${levels.at(-1)} MB, ${wrong.length} wrong\n`);
     }
     await (random.next() < 0.005 ? bytes() : send(drawn()));
@@ -303,9 +280,8 @@ const desk = async () => {
 };
 await Promise.all(Array.from({ length: AT_ONCE }, desk));
 const alive = (await fetch(`${base}/health`)).status;
-const ended = new Promise((go) => server.once('exit', go));
 server.kill('SIGTERM');
-const code = await ended;
+const code = await hasEnded(server);
 rmSync(folder, { recursive: true, force: true });
 process.stdout.write(
   `${COUNT} requests of seed ${values.seed} in ${Math.round((Date.now() - began) / 1000)} s: ${[...counts]

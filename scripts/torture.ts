@@ -15,6 +15,7 @@ import { parseArgs } from 'node:util';
 import { gunzipSync } from 'node:zlib';
 import Papa from 'papaparse';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
+import { caller, hasEnded, isOpen, ownServer } from './ownServer.ts';
 
 /*
  * Kills the server, or the command line, at seeded moments: over words and changes, settings, imports, backups and
@@ -53,38 +54,16 @@ const fail = (what: keyof typeof counts, told: string) => {
   wrong.push(`${what}: ${told}`);
 };
 const wait = (ms: number) => new Promise<void>((go) => setTimeout(go, ms));
-const gone = (child: ChildProcess) =>
-  new Promise<void>((go) =>
-    child.exitCode !== null || child.signalCode ? go() : child.once('exit', () => go()),
-  );
 const kill = async (child: ChildProcess) => {
   child.kill('SIGKILL');
   counts.kills++;
-  await gone(child);
+  await hasEnded(child);
 };
 
-const serve = (file: string, scenario = false): ChildProcess =>
-  spawn(
-    process.execPath,
-    [
-      ...TSX,
-      'packages/server/src/main.ts',
-      '--database',
-      file,
-      '--port',
-      String(PORT),
-      ...(scenario ? ['--scenario', 'demo'] : []),
-    ],
-    { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] },
-  );
-const open = async (file: string, scenario = false): Promise<ChildProcess> => {
-  const child = serve(file, scenario);
-  let said = '';
-  child.stderr?.on('data', (text: Buffer) => (said += text.toString()));
-  await new Promise<void>((go, no) => {
-    child.stdout?.on('data', (text: Buffer) => text.toString().includes('open at') && go());
-    child.once('exit', () => no(new Error(said || 'ended')));
-  });
+const serve = (database: string, demo = false) => ownServer({ root: ROOT, port: PORT, database, demo });
+const open = async (file: string, demo = false): Promise<ChildProcess> => {
+  const child = serve(file, demo);
+  await isOpen(child);
   return child;
 };
 /** Opens a database that must open. */
@@ -96,16 +75,7 @@ const reopen = async (file: string): Promise<ChildProcess> => {
     throw error;
   }
 };
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
-  const answer = await fetch(API + path, {
-    method,
-    ...(body === undefined
-      ? {}
-      : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  });
-  if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`);
-  return (answer.status === 204 ? null : await answer.json()) as T;
-};
+const call = caller(API);
 interface View {
   readonly id: string;
   readonly version: number;
@@ -196,7 +166,7 @@ const overWrites = async (file: string): Promise<void> => {
   for (const version of shops)
     if (version > shop.version) fail('acknowledged writes lost', `shop ${version}`);
   again.kill('SIGTERM');
-  await gone(again);
+  await hasEnded(again);
 };
 
 /** An import of rows that all carry one price; whatever the moment, all or none have it. */
@@ -227,7 +197,7 @@ const overImport = async (file: string, price: number): Promise<void> => {
   const { import: told } = await call<{ import: { state: string } | null }>('GET', '/imports');
   if (n === 0 && told?.state !== 'failed') fail('half imports', 'nobody was told that it did not go in');
   again.kill('SIGTERM');
-  await gone(again);
+  await hasEnded(again);
   const left = readdirSync(dirname(file)).filter((name) => name.includes('.catalogue-'));
   if (left.length !== 1) fail('half imports', `${left.length} catalogues are left`);
 };
@@ -240,7 +210,7 @@ const killed = async (...args: string[]): Promise<void> => {
   });
   // The first second goes into reading the program itself.
   const timer = wait(1000 + random.below(2500));
-  await Promise.race([timer, gone(child)]);
+  await Promise.race([timer, hasEnded(child)]);
   if (child.exitCode === null) await kill(child);
 };
 const overBackup = async (file: string, backups: string): Promise<void> => {
@@ -262,7 +232,7 @@ const overRestore = async (file: string, backups: string): Promise<void> => {
   if ((await call<{ total: number }>('GET', '/dockets?state=all')).total === 0)
     fail('half restores', 'it is empty');
   again.kill('SIGTERM');
-  await gone(again);
+  await hasEnded(again);
 };
 
 /** The first seeding, killed at any moment: then it is empty and seeded anew, or whole. */
@@ -290,7 +260,7 @@ const overSeeding = async (n: number): Promise<void> => {
     const { total } = await call<{ total: number }>('GET', '/dockets?state=all');
     if (total !== SEEDED) fail('half seedings', `${total} of ${SEEDED} dockets after a second start`);
     again.kill('SIGTERM');
-    await gone(again);
+    await hasEnded(again);
   }
   rmSync(dirname(file), { recursive: true, force: true });
 };
@@ -312,7 +282,7 @@ const overMigration = async (n: number): Promise<void> => {
   const again = await reopen(file);
   const { total } = await call<{ total: number }>('GET', '/dockets?state=all');
   again.kill('SIGTERM');
-  await gone(again);
+  await hasEnded(again);
   if (total !== dockets || countOf(catalogueOf(file), 'part') !== parts)
     fail('failed openings', `after a migration: ${total} of ${dockets} dockets`);
   rmSync(dirname(file), { recursive: true, force: true });
@@ -323,7 +293,7 @@ const backups = join(folder, 'kept');
 const first = await open(file, true);
 const SEEDED = (await call<{ total: number }>('GET', '/dockets?state=all')).total;
 first.kill('SIGTERM');
-await gone(first);
+await hasEnded(first);
 const most = Number(values.kills);
 const began = Date.now();
 for (let round = 0; counts.kills < most; round++) {

@@ -149,7 +149,7 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const causes = rank(whole);
   const school = docket.options?.school ?? knowledge.school;
   const offered = endsOffered(d, a);
-  const deeply = plannedDeeply(offered, d);
+  const deeply = plannedDeeply(offered, d, a);
   const plans = offered.map((end) =>
     planAt(d, end, filled, school, knowledge, deeply.has(end) ? a : oneStep(a)),
   );

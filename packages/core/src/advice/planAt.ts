@@ -37,9 +37,6 @@ export interface PlannedEnd {
   planUnder(school: School): BuiltPlan;
 }
 
-/** Nobody reads offers for more wheel ends than so many; the likeliest are shown, and unsafe ones in any case. */
-const MOST_OFFERED = 8;
-
 /** Wheel ends that offers are made for: the one it is, others that may well be, and unsafe ones in any case. */
 export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] => {
   const isUnsafe = (end: EndPosterior) => d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd);
@@ -50,24 +47,25 @@ export const endsOffered = (d: Diagnosed, a: Assumptions): EndPosterior[] => {
   const shown = new Set(
     [...others]
       .sort((x, y) => Number(y.wheelEnd === d.wheelEnd) - Number(x.wheelEnd === d.wheelEnd))
-      .slice(0, MOST_OFFERED),
+      .slice(0, a.get('offer.most-ends')),
   );
   return d.byOdds.filter((end) => isUnsafe(end) || shown.has(end));
 };
 
 /**
- * At so many wheel ends the whole plan is looked through: nobody begins at the fifth. The others are priced with one step
- * ahead. What people wait for stays bounded, however many wheels a docket names.
+ * The wheel ends whose plan is looked through as far as the shop looks ahead: the one it is, and the likeliest. What people
+ * wait for stays bounded, however many wheels a docket names.
  */
-const MOST_DEEP = 4;
-
-/** The wheel ends whose plan is looked through as far as the shop looks ahead: the one it is, and the likeliest. */
-export const plannedDeeply = (offered: readonly EndPosterior[], d: Diagnosed): ReadonlySet<EndPosterior> => {
+export const plannedDeeply = (
+  offered: readonly EndPosterior[],
+  d: Diagnosed,
+  a: Assumptions,
+): ReadonlySet<EndPosterior> => {
   const main = d.loose ?? d.wheelEnd;
   return new Set(
     [...offered]
       .sort((x, y) => Number(y.wheelEnd === main) - Number(x.wheelEnd === main) || y.odd - x.odd)
-      .slice(0, MOST_DEEP),
+      .slice(0, a.get('plan.deep-ends')),
   );
 };
 

@@ -297,6 +297,12 @@ export const CODE_LIKELIHOODS: JudgementTable = {
     [0, 1],
     'A further finding of the same mechanism at the same wheel end (three reports of one open circuit) adds only this share of its weight.',
   ),
+  'correlation.most-heard': judgement(
+    6,
+    'reports',
+    [1, 40],
+    'So many reports of one mechanism at one wheel end are heard, the most telling ones: a reader that writes it forty times proves it no better.',
+  ),
   'voltage-code.supply': judgement(
     0.4,
     'probability',

@@ -224,8 +224,14 @@ export const COSTS: JudgementTable = {
   'plan.depth': judgement(
     3,
     'steps',
-    [1, 4],
-    'How far ahead the plan looks; a fifth step would keep people waiting.',
+    [1, 5],
+    'How far ahead the plan looks. A fifth step counts as the fourth: it would keep people waiting for seconds.',
+  ),
+  'plan.deep-ends': judgement(
+    4,
+    'wheel ends',
+    [1, 18],
+    'At so many wheel ends, the likeliest, the plan looks so far ahead; the others are priced with one step: nobody begins at the fifth.',
   ),
   'plan.check-floor': judgement(
     20,
@@ -335,6 +341,12 @@ export const COSTS: JudgementTable = {
     'probability',
     [0, 1],
     'Offers are made for a second wheel end from this chance of a fault on.',
+  ),
+  'offer.most-ends': judgement(
+    8,
+    'wheel ends',
+    [1, 18],
+    'Offers are made for so many wheel ends, the likeliest, and for unsafe ones in any case: nobody reads more.',
   ),
   'caution.seizure-above': judgement(
     0.2,

@@ -58,9 +58,6 @@ interface Weighing {
   readonly abnormal: number;
 }
 
-/** So many reports of one mechanism at one wheel end are heard, the most telling ones. */
-const MOST_REPEATS = 6;
-
 /**
  * Of codes that share a mechanism the most telling counts in full, the others with a small power: three reports of one
  * open circuit are not three proofs. A check that repeats what a code says (or another check) could be foretold to be
@@ -70,6 +67,7 @@ const weigh = (
   findings: readonly Finding[],
   spreadOf: (finding: Finding) => number,
   repeat: number,
+  mostHeard: number,
 ): Weighing[] => {
   const spread = findings.map(spreadOf);
   /** The most telling of each mechanism and kind. */
@@ -96,9 +94,7 @@ const weigh = (
   // Of many reports of one thing the most telling are heard: a reader that writes it forty times proves it no better.
   const unheard = new Set(
     [...groups.values()].flatMap((group) =>
-      group.length > MOST_REPEATS
-        ? group.sort((i, j) => (isStronger(i, j) ? 1 : -1)).slice(MOST_REPEATS)
-        : [],
+      group.length > mostHeard ? group.sort((i, j) => (isStronger(i, j) ? 1 : -1)).slice(mostHeard) : [],
     ),
   );
   return findings.map((finding, i): Weighing => {
@@ -125,10 +121,11 @@ const build = (
 ): EndTable => {
   const states = statesAt(end, architecture);
   const repeat = a.get('correlation.repeat');
+  const mostHeard = a.get('correlation.most-heard');
   const priors = pieces.priors(end, architecture, states);
   const sets = adrift.length > 0 ? [own, [...own, ...adrift]] : [own];
   const powers = sets.map((findings) =>
-    weigh(findings, (finding) => pieces.spread(finding, end, architecture), repeat),
+    weigh(findings, (finding) => pieces.spread(finding, end, architecture), repeat, mostHeard),
   );
   const weights = SHARED_STATES.map((_, shared) => {
     return sets.map((findings, here) => {

@@ -1,15 +1,12 @@
 import Sqlite, { type Database } from 'better-sqlite3';
 import { createHash } from 'node:crypto';
 import {
-  closeSync,
   constants,
   copyFileSync,
   createReadStream,
   existsSync,
-  fsyncSync,
   mkdirSync,
   mkdtempSync,
-  openSync,
   readdirSync,
   readFileSync,
   renameSync,
@@ -20,6 +17,7 @@ import {
 import { dirname, join } from 'node:path';
 import { z } from 'zod';
 import { CannotOpen } from '../store/cannotOpen.ts';
+import { toDisk } from '../store/toDisk.ts';
 import { catalogueNamed } from '../store/cataloguePointer.ts';
 
 /** Why a backup was made: each reason has its own number that is kept. */
@@ -69,12 +67,6 @@ const hashOf = async (file: string): Promise<{ sha256: string; bytes: number }> 
     bytes += (piece as Buffer).length;
   }
   return { sha256: hash.digest('hex'), bytes };
-};
-
-const toDisk = (path: string): void => {
-  const handle = openSync(path, 'r');
-  fsyncSync(handle);
-  closeSync(handle);
 };
 
 const rowsOf = (connection: Database): Record<string, number> => {

@@ -1,26 +1,11 @@
 import Sqlite from 'better-sqlite3';
-import {
-  closeSync,
-  copyFileSync,
-  existsSync,
-  fsyncSync,
-  linkSync,
-  mkdirSync,
-  openSync,
-  renameSync,
-  rmSync,
-} from 'node:fs';
+import { copyFileSync, existsSync, linkSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { CannotOpen } from '../store/cannotOpen.ts';
 import { catalogueNamed, newCatalogueFile, POINTER } from '../store/cataloguePointer.ts';
+import { toDisk } from '../store/toDisk.ts';
 import { lockFile } from '../store/lockFile.ts';
 import { BACKUP_FILES, readBackup, verifyBackup } from './backup.ts';
-
-const toDisk = (path: string): void => {
-  const handle = openSync(path, 'r');
-  fsyncSync(handle);
-  closeSync(handle);
-};
 
 /** Copies beside the place a file is to take, changes the copy, and puts it there in one step. */
 const putInPlace = (from: string, to: string, change: (copy: string) => void = () => undefined): void => {

@@ -2,7 +2,7 @@ import { CATALOGUE_TABLES } from '@hardy/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/better-sqlite';
 import { Migrator } from '@mikro-orm/migrations';
 import type { Database } from 'better-sqlite3';
-import { closeSync, constants, existsSync, fsyncSync, openSync, readdirSync, rmSync } from 'node:fs';
+import { constants, existsSync, readdirSync, rmSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { CATALOGUE_ENTITIES } from './catalogueEntities.ts';
@@ -10,6 +10,7 @@ import { CATALOGUE_MIGRATIONS } from './catalogueMigrations/index.ts';
 import { catalogueNamed, newCatalogueFile, POINTER, stemOf } from './cataloguePointer.ts';
 import { SettingRow } from './entities.ts';
 import { withConnection } from './rawConnection.ts';
+import { toDisk } from './toDisk.ts';
 
 /** Attaches the catalogue a database names, where there is one: its tables are read as if they were the database’s own. */
 export const attachCatalogue = (connection: Database, database: string): void => {
@@ -51,11 +52,8 @@ export const openCatalogueFile = async (file: string): Promise<MikroORM> => {
 
 /** Makes sure that a filled file survives a power cut. */
 export const seal = (file: string): void => {
-  for (const path of [file, dirname(file)]) {
-    const handle = openSync(path, 'r');
-    fsyncSync(handle);
-    closeSync(handle);
-  }
+  toDisk(file);
+  toDisk(dirname(file));
 };
 
 /** The catalogue of a database: which file it is, and how another takes its place. */

@@ -50,8 +50,16 @@ const STATES: Readonly<Record<DocketFilter['state'], string>> = {
   closed: `'closed'`,
 };
 
+/** A piece of SQL with what stands for its question marks. */
+interface Source {
+  readonly from: string;
+  readonly params: readonly unknown[];
+  readonly order: string;
+  readonly orderParams?: readonly unknown[];
+}
+
 /** Where the dockets come from, and how they are put in order. */
-const source = ({ state, words }: DocketFilter): { from: string; order: string; params: unknown[] } => {
+const source = ({ state, words }: DocketFilter): Source => {
   const where = state === 'all' ? '' : `d.state in (${STATES[state]})`;
   const and = where && ` and ${where}`;
   if (!words)
@@ -62,7 +70,8 @@ const source = ({ state, words }: DocketFilter): { from: string; order: string; 
       // Newest numbers first: in the order of the index, however many there are.
       from: `docket_search s join docket d on d.number = s.rowid where docket_search match ?${and}`,
       order: isNumber ? 's.rowid = ? desc, s.rowid desc' : 's.rowid desc',
-      params: [`"${words.replaceAll('"', '""')}"`, ...(isNumber ? [Number(words)] : [])],
+      params: [`"${words.replaceAll('"', '""')}"`],
+      orderParams: isNumber ? [Number(words)] : [],
     };
   const looks = SEARCHED.map((column) => `instr(lower(d.${column}), lower(?)) > 0`);
   const params: unknown[] = SEARCHED.map(() => words);
@@ -82,17 +91,17 @@ const source = ({ state, words }: DocketFilter): { from: string; order: string; 
  * counted. The words are looked for as they are written, whatever the case: no sign in them stands for another.
  */
 export const listDockets = async (em: EntityManager, filter: DocketFilter): Promise<DocketLines> => {
-  const { from, order, params } = source(filter);
-  const own = params.slice(0, (from.match(/\?/g) ?? []).length);
+  const { from, params, order, orderParams = [] } = source(filter);
   const rows = await rawRows(em, `select ${LINE} from ${from} order by ${order} limit ? offset ?`, [
     ...params,
+    ...orderParams,
     filter.limit,
     filter.offset,
   ]);
   const [counted] = await rawRows(
     em,
     `select count(*) as n from (select 1 from ${from} limit ${MOST_COUNTED + 1})`,
-    own,
+    params,
   );
   const total = Number(counted?.n);
   return {

@@ -49,9 +49,10 @@ export class DocketStore {
     const known = id ? await this.em.findOne(DocketRow, { id }) : null;
     if (known) return this.view(known);
     const advice = await this.adviser(this.em, docket);
+    let twin: DocketRow | null = null;
     const row = await this.em.transactional(async (tx) => {
-      const same = id ? await tx.findOne(DocketRow, { id }) : null;
-      if (same) return same;
+      twin = id ? await tx.findOne(DocketRow, { id }) : null;
+      if (twin) return twin;
       const [last] = await tx.find(
         DocketRow,
         {},
@@ -80,7 +81,7 @@ export class DocketStore {
       await tx.flush();
       return made;
     });
-    return this.view(row);
+    return twin ? this.view(row) : this.view(row, advice);
   }
 
   /** The docket’s document alone, without advice. */
@@ -179,7 +180,7 @@ export class DocketStore {
     return row;
   }
 
-  private async view(row: DocketRow): Promise<DocketView> {
+  private async view(row: DocketRow, advice?: Advice): Promise<DocketView> {
     const docket = storedDocket(row.document);
     const current = await this.em.findOne(ChangeRow, { docketId: row.id, version: row.content });
     const child = await this.em.count(ChangeRow, { docketId: row.id, parent: row.content, ...EDITS });
@@ -194,7 +195,7 @@ export class DocketStore {
       canUndo: current?.parent != null,
       canRedo: child > 0,
       docket,
-      advice: await this.adviser(this.em, docket),
+      advice: advice ?? (await this.adviser(this.em, docket)),
     };
   }
 
@@ -287,7 +288,7 @@ export class DocketStore {
         await tx.flush();
         return true;
       });
-      if (written) return this.view(await this.load(id));
+      if (written) return this.view(await this.load(id), advice);
     }
     throw problem(503, 'Busy', 'others change this docket at the same time; try again in a moment');
   }

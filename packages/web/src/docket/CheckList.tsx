@@ -55,6 +55,7 @@ export function CheckList({ docket, advice, change, said }: FactListProps) {
             {fields.map(({ key, field: { ask: label = key, unit } }) => (
               <span key={key}>
                 <InlineText
+                  name={`checks[${i}].${key}`}
                   label={`${name}: ${label}`}
                   value={numbers[key] == null ? null : String(numbers[key])}
                   width={unit === 'ohm' ? 7 : 4}

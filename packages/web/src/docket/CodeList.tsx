@@ -42,6 +42,7 @@ export function CodeList({ advice, said, change }: FactListProps) {
                   }
                 >
                   <InlineText
+                    name={`codes[${i}]`}
                     label={`Code ${code.code}, change it`}
                     mono
                     width={code.code.length}

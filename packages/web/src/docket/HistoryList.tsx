@@ -32,6 +32,7 @@ export function HistoryList({ docket, advice, change, said }: FactListProps) {
               />
             )}{' '}
             <InlineText
+              name={`history[${i}]`}
               label={`${name}: how many days ago`}
               value={event.daysAgo == null ? null : String(event.daysAgo)}
               placeholder="?"

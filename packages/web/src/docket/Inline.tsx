@@ -7,7 +7,7 @@ import { useDraft } from '../desk/useDraft.ts';
 interface TextProps {
   id?: string;
   label?: string;
-  /** What the field is called where its label stands elsewhere. */
+  /** The field’s own name on this page, where its label stands elsewhere or is not its alone: what is typed is kept by it. */
   name?: string;
   value: string | null | undefined;
   placeholder?: string;
