@@ -53,7 +53,7 @@ describe('what people wait for is bounded', () => {
       code: 'C0040-13',
       module: `EBS ${wheelEnd}`,
       wheelEnd,
-    })) as DocketCode[],
+    })),
   };
   const offeredAt = ({ offers }: Advice) => new Set(offers.map(({ wheelEnd }) => wheelEnd));
 
@@ -66,7 +66,7 @@ describe('what people wait for is bounded', () => {
         wheelEnd,
         result: 'clear' as const,
       })),
-    } as Partial<Docket>);
+    });
     expect(offeredAt(loose).size).toBe(18);
   });
 
