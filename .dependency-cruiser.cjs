@@ -20,6 +20,8 @@ const ROOMS = [
   'offers',
   'plan',
   'compare',
+  'stock',
+  'quote',
   'handover',
   'advice',
   'contract',
@@ -53,7 +55,7 @@ module.exports = {
       to: {
         path: 'node_modules',
         pathNot:
-          'node_modules/(zod|pure-rand|dinero\\.js|chrono-node|damerau-levenshtein|@types/damerau-levenshtein|papaparse|@types/papaparse|csv-parse)/',
+          'node_modules/(zod|i18next|pure-rand|dinero\\.js|chrono-node|damerau-levenshtein|@types/damerau-levenshtein|papaparse|@types/papaparse|csv-parse)/',
       },
     },
     {

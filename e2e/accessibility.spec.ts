@@ -62,10 +62,23 @@ test('trace bench with and without a log, shelf, match, setup and their dialogs'
   expect(await grave(page)).toEqual([]);
 });
 
-test('hand-over sheet', async ({ page }) => {
+test('an order taken, its sheets in both languages, a quote, suppliers', async ({ page }) => {
   await openDocket(page, 'Osterhaal Quay');
+  await expect(page.getByRole('region', { name: 'Order' })).toBeVisible();
+  expect(await grave(page)).toEqual([]);
   await page.keyboard.press('p');
-  await expect(page.getByRole('article')).toBeVisible();
+  await expect(page.getByRole('article').first()).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.getByRole('button', { name: /^Language/ }).click();
+  await expect(page.getByRole('article', { name: /vorn/ }).first()).toBeVisible();
+  expect(await grave(page)).toEqual([]);
+  await page.getByRole('link', { name: /Back to the docket/ }).click();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.keyboard.press('q');
+  await expect(page.getByRole('checkbox').first()).toBeVisible({ timeout: 15000 });
+  expect(await grave(page)).toEqual([]);
+  await page.goto('/orders');
+  await expect(page.getByRole('heading', { name: 'Suppliers' })).toBeVisible();
   expect(await grave(page)).toEqual([]);
 });
 
@@ -75,7 +88,13 @@ test('at 200 % zoom nothing runs off to the side', async ({ page }) => {
   await page.setViewportSize({ width: 640, height: 400 });
   const over = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   expect(await over()).toBeLessThanOrEqual(0);
-  for (const address of ['/trace', '/shelf?q=tern&part=TR39024', '/shelf?match=1&class=sensor', '/setup']) {
+  for (const address of [
+    '/trace',
+    '/shelf?q=tern&part=TR39024',
+    '/shelf?match=1&class=sensor',
+    '/setup',
+    '/orders',
+  ]) {
     await page.goto(address);
     await page.waitForLoadState('networkidle');
     expect({ address, over: await over() }).toEqual({ address, over: expect.any(Number) });

@@ -10,12 +10,13 @@ test('who the customer is, how to reach them and what they pay are asked on the 
   await page.goto(`/docket/${id}`);
   await expect(page.getByTestId('verdict')).toBeVisible();
   const section = page.getByRole('region', { name: 'Customer' });
-  await section.getByText('not known: customer, phone, pays as').focus();
+  await section.getByText(/not known: customer, phone, firm, pays as/).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
   await page.keyboard.type('Marget Isbister');
   await page.keyboard.press('Tab');
   await page.keyboard.type('01555 0142');
+  await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
   await section.getByLabel('Pays as').selectOption('fleet');
   await expect(page.locator('.docket-head')).toContainText('Marget Isbister');

@@ -63,7 +63,7 @@ test('the whole job by keyboard alone: words, verdict, checks, order, sheet, out
   await expect(order).toContainText('sealed splices');
   await key('p');
   await expect(page).toHaveURL(/\/sheet$/);
-  const sheet = page.getByRole('article', { name: 'Hand-over sheet' });
+  const sheet = page.getByRole('article', { name: /connector repair kit, front left/i });
   for (const text of [
     'Before anything else',
     'Lift only on rated points',

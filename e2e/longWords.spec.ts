@@ -10,7 +10,8 @@ test('words of four hundred letters widen no screen and no sheet', async ({ page
   ).json()) as { id: string; version: number; docket: { vehicle: object; codes: object[] } };
   const docket = {
     ...made.docket,
-    customer: { name: LONG.slice(0, 120), phone: LONG.slice(0, 40) },
+    customer: { name: LONG.slice(0, 120), phone: LONG.slice(0, 40), firm: LONG.slice(0, 120) },
+    elsewhere: [{ kind: 'dealer', what: LONG.slice(0, 300), cents: 100, withWork: true }],
     vehicle: {
       ...made.docket.vehicle,
       name: LONG.slice(0, 200),
@@ -34,6 +35,9 @@ test('words of four hundred letters widen no screen and no sheet', async ({ page
     `/docket/${made.id}/compare`,
     `/docket/${made.id}/ways`,
     `/docket/${made.id}/sheet`,
+    `/docket/${made.id}/sheet?language=de`,
+    `/docket/${made.id}/quote`,
+    '/orders',
     '/trace',
     '/shelf',
   ]) {

@@ -1,4 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
+import { takeOffer } from '@hardy/core/words';
+import type { DocketView } from '@hardy/core/contract';
 import { openDocket } from './openDocket.ts';
 import { join } from 'node:path';
 
@@ -9,7 +11,7 @@ const shoot = async (page: Page, name: string, fullPage = false) => {
   await page.screenshot({ path: join(FOLDER, `${name}.png`), fullPage });
 };
 
-test('pictures of the main views', async ({ page }) => {
+test('pictures of the main views', async ({ page, request }) => {
   await page.goto('/');
   await page.keyboard.type(
     'merrowby 2018 minibus, abs light, C0A31-13, front left: plug green, no play, squeaky mat',
@@ -53,6 +55,41 @@ test('pictures of the main views', async ({ page }) => {
   await openDocket(page, 'Osterhaal Quay');
   await shoot(page, 'order');
   await page.keyboard.press('p');
-  await expect(page.getByRole('article')).toBeVisible();
+  await expect(page.getByRole('article').first()).toBeVisible();
   await shoot(page, 'sheet', true);
+  await openDocket(page, 'Merrowby Mercy');
+  await page.keyboard.press('q');
+  await expect(page.getByRole('checkbox').nth(1)).toBeVisible({ timeout: 15000 });
+  await page.keyboard.press('n');
+  await expect(page.getByRole('article')).toContainText('Valid until');
+  await shoot(page, 'quote');
+  await page.goBack();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.keyboard.press('p');
+  await expect(page.getByRole('article', { name: /Check first/ })).toBeVisible();
+  await shoot(page, 'sheet-check', true);
+  for (const words of [
+    'fennick otter 2018 rear right abs light C003A-13',
+    'osterhaal brine 2014 gritter abs light C0037-13 rear left',
+    'quillon dragnet 2017 front right abs light C0034-13',
+  ]) {
+    const view = (await (await request.post('/api/dockets', { data: { words } })).json()) as DocketView;
+    const offer = view.advice.offers[0] as DocketView['advice']['offers'][number];
+    const chosen = takeOffer(offer, '2026-11-26');
+    const lines = chosen.lines?.map((line) => (line.companion ? line : { ...line, quantity: 9 })) ?? [];
+    await request.put(`/api/dockets/${view.id}`, {
+      data: {
+        version: view.version,
+        docket: { ...view.docket, chosen: { ...chosen, lines } },
+        label: 'taken',
+      },
+    });
+  }
+  await page.goto('/orders');
+  await page
+    .getByRole('button', { name: /^Order \d/ })
+    .first()
+    .click();
+  await expect(page.getByRole('article', { name: /^Order/ })).toBeVisible();
+  await shoot(page, 'orders');
 });

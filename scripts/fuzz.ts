@@ -59,6 +59,40 @@ const made = await caller(base)<{ id: string; docket: object }>('POST', '/docket
   words: 'merrowby 2018 minibus, abs light, C0A31-13 front left, no play',
 });
 
+/** The same with a whole sale on it: what spoils it reaches shelf, suppliers and customers too. */
+const sold = {
+  ...made.docket,
+  customer: { name: 'Ina Firth', phone: '555 0111', firm: 'Firth Nets', kind: 'garage' },
+  chosen: {
+    part: 'sensor',
+    wheelEnd: 'A1L',
+    partNumber: 'WS30026',
+    lines: ['WS30026', 'SB-06', 'GR-10'].map((partNumber) => ({
+      partNumber,
+      description: 'a part',
+      brand: null,
+      tier: null,
+      quantity: 1,
+      unitCents: 100,
+      listCents: 100,
+      depositCents: 0,
+      bin: null,
+      why: 'it does',
+      wheelEnd: 'A1L',
+      companion: partNumber !== 'WS30026',
+    })),
+    on: '2026-11-26',
+    priceCents: 100,
+    allInMeanCents: 100,
+    cures: 0.5,
+  },
+  handed: [{ partNumber: 'SB-06', quantity: 1, on: '2026-11-26' }],
+  returned: [{ partNumber: 'SB-06', quantity: 1, opened: false, on: '2026-11-26' }],
+  elsewhere: [{ kind: 'dealer', what: 'x', cents: 100, withWork: true }],
+  wishes: [{ what: 'lamp', matters: 'must' }],
+  neededBy: '2026-12-01',
+};
+
 const STRANGE: readonly unknown[] = [
   null,
   true,
@@ -124,8 +158,12 @@ const GOOD: Partial<Record<ApiName, () => unknown>> = {
   'POST /dockets': () =>
     random.next() < 0.5
       ? { words: random.pick(['abs light front left', 'C0031-13', 'fennick gritter no play']) }
-      : { docket: made.docket },
-  'PUT /dockets/:id': () => ({ version: 1 + random.below(4), docket: made.docket, label: 'fuzz' }),
+      : { docket: random.next() < 0.5 ? made.docket : sold },
+  'PUT /dockets/:id': () => ({
+    version: 1 + random.below(4),
+    docket: random.next() < 0.5 ? made.docket : sold,
+    label: 'fuzz',
+  }),
   'POST /dockets/:id/words': () => ({ version: 1, words: 'no play front left' }),
   'POST /dockets/:id/undo': () => ({ version: 1 + random.below(3) }),
   'POST /dockets/:id/redo': () => ({ version: 1 + random.below(3) }),
@@ -134,6 +172,13 @@ const GOOD: Partial<Record<ApiName, () => unknown>> = {
   'POST /advise': () => made.docket,
   'PATCH /shop': () => ({ version: 0, change: { overrides: { 'labour.rate': 80 } } }),
   'POST /match': () => ({ partClass: 'tone-ring', readings: [{ key: 'teeth', value: 48, tool: 'eye' }] }),
+  'POST /orders': () => ({ supplier: random.pick(['corvane-direct', 'halvarn-islands', 'any']) }),
+  'POST /orders/:id/confirm': () => ({
+    by: 'the depot',
+    lines: [{ partNumber: 'WS-4007', quantity: 1, promised: '2030-01-01' }],
+  }),
+  'POST /orders/:id/receive': () => ({ lines: [{ partNumber: 'WS-4007', quantity: 1 }], close: false }),
+  'POST /customers/:id/erase': () => ({}),
   'POST /imports': () => ({}),
   'POST /imports/:id/run': () => ({ mode: 'whole' }),
 };

@@ -13,6 +13,7 @@ export {
   JOBS,
   PARTS,
   SENSING,
+  SUPPLIERS,
   VEHICLES,
 } from './catalogueFiles/tables.ts';
 export type { CatalogueTable } from './catalogueFiles/catalogueTable.ts';
@@ -66,5 +67,21 @@ export { ShopSettings, type ShopChange } from './vocabulary/shop.ts';
 export { TraceReading } from './vocabulary/traceReading.ts';
 export { axleOf } from './vocabulary/wheelEndWords.ts';
 export { Cause, PartClass, Side } from './vocabulary/words.ts';
-export { mergeThree, type MergeClash } from './vocabulary/mergeThree.ts';
+export { isSame, mergeThree, type MergeClash } from './vocabulary/mergeThree.ts';
 export { mustBeShallow } from './vocabulary/depth.ts';
+export { asksOf } from './stock/asksOf.ts';
+export { orderView, type Coming } from './stock/orderView.ts';
+export {
+  allot,
+  receivePart,
+  settlePart,
+  type Asked,
+  type Claim,
+  type Move,
+  type PartShelf,
+} from './stock/partShelf.ts';
+export { supplierCsv, supplierFile } from './stock/supplierFile.ts';
+export type { Supplier } from './vocabulary/catalogue.ts';
+export type { ChosenOffer, OrderedLine } from './vocabulary/docket.ts';
+export type { SupplierOrder, ToOrder } from './vocabulary/supplierOrder.ts';
+export { localDay } from './vocabulary/days.ts';

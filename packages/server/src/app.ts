@@ -14,7 +14,9 @@ import { ImportDesk } from './catalogue/importDesk.ts';
 import { plainBody } from './plainBody.ts';
 import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
+import { customerRoutes } from './routes/customers.ts';
 import { docketRoutes } from './routes/dockets.ts';
+import { orderRoutes } from './routes/orders.ts';
 import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
@@ -82,6 +84,8 @@ export const createApp = ({ store, thinkers, backups, webFolder }: Serving): Ser
     readingRoutes(store, advising),
     setupRoutes(store, advising, turned),
     docketRoutes(store, advising),
+    orderRoutes(store, advising),
+    customerRoutes(store, advising),
   ])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {

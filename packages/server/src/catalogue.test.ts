@@ -46,6 +46,7 @@ const intoEmpty = async (files: Readonly<Record<string, string | Buffer>>, mode:
 const PART_HEAD = PARTS.headings.join(',');
 const part = (number: string, more = '') =>
   `${number},sensor,good,Corvane,a sensor,12.50,1,A01,1,24,1,0,,,,,,,${more}`;
+const cellsOf = (row: string) => row.split(',').length;
 const VEHICLE =
   'id,make,model,platform,kind,builtFrom,builtTo,axles,driveline,steeringSide,knuckle,electric,tyre,dictionary\nv1,Tolvane,Test,,car,2010,,2,fwd,left,iron,no,,\n';
 
@@ -259,7 +260,9 @@ describe('what cannot be sold does not come in', () => {
 
   test('a column nobody knows is named, not dropped', async () => {
     const { report } = await intoEmpty(
-      { 'parts.csv': `${PART_HEAD},colour\n${part('P1')},,,grey\n` },
+      {
+        'parts.csv': `${PART_HEAD},colour\n${part('P1')}${','.repeat(PARTS.headings.length - cellsOf(part('P1')))},grey\n`,
+      },
       'whole',
     );
     expect(report.written).toBe(false);

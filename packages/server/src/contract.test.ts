@@ -1,6 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { parse } from '@hardy/core';
+import { parse, type CataloguePart } from '@hardy/core';
 import { API, type ApiName, type Answer } from '@hardy/core/contract';
+import { takenOrder } from './tests/takenOrder.ts';
 import { openScenario } from './tests/openScenario.ts';
 
 let server: Awaited<ReturnType<typeof openScenario>>;
@@ -16,7 +18,11 @@ const ask = async <N extends ApiName>(name: N, path: string, body?: unknown): Pr
   const answer = await server.api(method, path, body);
   expect([name, answer.status]).toEqual([
     name,
-    name === 'POST /dockets' || name === 'POST /imports' ? 201 : answer.status < 300 ? answer.status : 200,
+    ['POST /dockets', 'POST /imports', 'POST /orders'].includes(name)
+      ? 201
+      : answer.status < 300
+        ? answer.status
+        : 200,
   ]);
   seen.add(name);
   return parse(API[name].answer, answer.body, name) as Answer<N>;
@@ -46,6 +52,36 @@ test('every way in answers as the contract says', async () => {
   await ask('GET /dockets/:id/file', `${at}/file`);
   expect((await ask('GET /dockets', '/dockets?state=all')).dockets.length).toBeGreaterThan(5);
   await ask('GET /figures', '/figures');
+  await ask('GET /dockets/:id/earlier', `${at}/earlier`);
+  const named = await ask('POST /dockets', '/dockets', {
+    docket: { format: 'hardy-spoke/docket', version: 1, customer: { name: 'Ina Skerry' } },
+  });
+  expect(named.docket.customer?.name).toBe('Ina Skerry');
+  const [found] = await ask('GET /customers', '/customers?q=skerry');
+  await ask('POST /customers/:id/erase', `/customers/${found?.id}/erase`, {});
+  await ask('GET /erasures', '/erasures');
+  const missing = await server.api('GET', '/parts?class=sensor');
+  const wanted = (missing.body as CataloguePart[]).find(({ stock }) => stock === 0);
+  await ask('POST /dockets', '/dockets', {
+    docket: {
+      format: 'hardy-spoke/docket',
+      version: 1,
+      chosen: takenOrder([wanted?.number ?? '', 1]),
+    },
+  });
+  const { toOrder } = await ask('GET /orders', '/orders');
+  const supplied = await ask('POST /orders', '/orders', { supplier: toOrder[0]?.supplier });
+  await ask('GET /orders/:id/file', `/orders/${supplied.id}/file`);
+  const [line] = supplied.lines;
+  await ask('POST /orders/:id/confirm', `/orders/${supplied.id}/confirm`, {
+    by: 'the depot',
+    lines: [{ partNumber: line?.partNumber, quantity: 1, promised: '2030-01-02' }],
+  });
+  await ask('POST /orders/:id/receive', `/orders/${supplied.id}/receive`, {
+    id: randomUUID(),
+    lines: [{ partNumber: line?.partNumber, quantity: 1 }],
+    close: true,
+  });
   await ask('POST /intake', '/intake', { text: 'abs light front left' });
   await ask('POST /preview', '/preview', { text: 'abs light front left' });
   await ask('POST /advise', '/advise', opened.docket);

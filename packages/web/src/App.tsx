@@ -14,9 +14,7 @@ import { theme, TOKENS } from './theme.ts';
 const DocketScreen = lazy(() =>
   import('./docket/DocketScreen.tsx').then((m) => ({ default: m.DocketScreen })),
 );
-const HandOverSheet = lazy(() =>
-  import('./sheet/HandOverSheet.tsx').then((m) => ({ default: m.HandOverSheet })),
-);
+const SheetScreen = lazy(() => import('./sheet/SheetScreen.tsx').then((m) => ({ default: m.SheetScreen })));
 const TraceScreen = lazy(() => import('./trace/TraceScreen.tsx').then((m) => ({ default: m.TraceScreen })));
 const SetupScreen = lazy(() => import('./setup/SetupScreen.tsx').then((m) => ({ default: m.SetupScreen })));
 const ShelfScreen = lazy(() => import('./shelf/ShelfScreen.tsx').then((m) => ({ default: m.ShelfScreen })));
@@ -29,6 +27,11 @@ const CompareScreen = lazy(() =>
 const CustomerPage = lazy(() =>
   import('./compare/CustomerPage.tsx').then((m) => ({ default: m.CustomerPage })),
 );
+
+const OrdersScreen = lazy(() =>
+  import('./orders/OrdersScreen.tsx').then((m) => ({ default: m.OrdersScreen })),
+);
+const QuoteScreen = lazy(() => import('./quote/QuoteScreen.tsx').then((m) => ({ default: m.QuoteScreen })));
 
 const Lost = () => (
   <Desk>
@@ -59,9 +62,11 @@ export function App() {
                 <Routes>
                   <Route path="/" element={<CounterScreen />} />
                   <Route path="/docket/:id" element={<DocketScreen />} />
-                  <Route path="/docket/:id/sheet" element={<HandOverSheet />} />
+                  <Route path="/docket/:id/sheet" element={<SheetScreen />} />
                   <Route path="/docket/:id/compare" element={<CompareScreen />} />
                   <Route path="/docket/:id/ways" element={<CustomerPage />} />
+                  <Route path="/docket/:id/quote" element={<QuoteScreen />} />
+                  <Route path="/orders" element={<OrdersScreen />} />
                   <Route path="/docket/:id/trace" element={<TraceScreen />} />
                   <Route path="/shelf" element={<ShelfScreen />} />
                   <Route path="/shelf/labels" element={<Labels />} />

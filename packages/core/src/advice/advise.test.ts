@@ -193,10 +193,13 @@ describe('advise', () => {
         ...docket.vehicle,
         wheelEnds: { A2: { sensor: 'active', mounting, target: 'encoder-in-bearing', ringSoldAlone: false } },
       };
-      return advise(docket, knowledge).handOver;
+      const { sheets } = advise(docket, knowledge);
+      expect(sheets.map(({ kind }) => kind)).toEqual(['stop', 'fit']);
+      return JSON.stringify(sheets[1]);
     };
-    expect(sheet('separate')?.steps.join()).toContain('separate sensor comes out first');
-    expect(sheet('in-hub')?.steps.join()).not.toContain('separate sensor');
-    expect(sheet('in-hub')?.cautions[0]?.caution).toBe('stop-driving');
+    const step = 'work/hub-assembly/steps/2';
+    expect(sheet('separate')).toContain(step);
+    expect(sheet('in-hub')).not.toContain(step);
+    expect(sheet('in-hub')).toContain('cautions/stop-driving');
   });
 });

@@ -5,10 +5,11 @@ import { buildModel } from '../compare/buildModel.ts';
 import { compareWays } from '../compare/compareWays.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { cautionsFor } from '../handover/cautionsFor.ts';
-import { handOverForAll } from '../handover/handOver.ts';
+import { sheetsFor } from '../handover/sheetsFor.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { ratesFor } from '../offers/rates.ts';
 import { askWorth } from '../plan/askWorth.ts';
+import { partsOf } from '../vocabulary/chosenParts.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import { causeOf, wrongPartOf } from '../faultKinds/faultData.ts';
@@ -207,9 +208,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     docket.chosen ??
     (verdict.part && verdict.wheelEnd ? { part: verdict.part, wheelEnd: verdict.wheelEnd } : null);
   const handedParts = docket.chosen
-    ? docket.chosen.parts?.length
-      ? docket.chosen.parts
-      : [docket.chosen]
+    ? partsOf(docket.chosen)
     : handed
       ? [handed.part, ...verdict.with].map((part) => ({ part, wheelEnd: handed.wheelEnd }))
       : [];
@@ -279,13 +278,21 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       })),
       tyre: Object.values(vehicle.tyres ?? {})[0] ?? knowledge.slice.vehicle?.tyre ?? null,
     },
-    handOver: handed
-      ? handOverForAll(
-          handedParts,
-          plans.find(({ end }) => end.wheelEnd === handed.wheelEnd)?.architecture ?? null,
-          knowledge.slice,
-          cautions,
-        )
-      : null,
+    sheets: sheetsFor({
+      docket: filled,
+      slice: knowledge.slice,
+      ways: knowledge.ways,
+      axles,
+      a,
+      verdict,
+      dangers: d.dangers,
+      cautions,
+      minutes: plan.next?.minutes ?? null,
+      handed: handedParts.map(({ part, wheelEnd: end }) => ({
+        part,
+        wheelEnd: end,
+        architecture: plans.find((planned) => planned.end.wheelEnd === end)?.architecture ?? null,
+      })),
+    }),
   };
 };

@@ -1,7 +1,8 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { buildModel } from '../compare/buildModel.ts';
 import { compareWays, USUAL_DRAWS, USUAL_SEED } from '../compare/compareWays.ts';
-import { DIAL_RULES } from '../compare/dials.ts';
+import { DIAL_RULES, withAssumption } from '../compare/dials.ts';
+import { elsewhereWays } from '../compare/elsewhereWays.ts';
 import { expectedCost, rankedWays } from '../compare/expectedCost.ts';
 import type { CompareModel } from '../compare/model.ts';
 import { rivalOf, sayAloud } from '../compare/sayAloud.ts';
@@ -93,27 +94,33 @@ const ownWorkOf = (d: Diagnosed, here: Priced, knowledge: Knowledge, best: strin
     knowledge,
     here.planned.plan.school,
   );
+  const { plan } = here.planned;
+  const free = price(d, withAssumption(here.docket, 'diy.hour-value', 0), knowledge, plan.school);
+  const wayIn = (model: CompareModel | undefined) => model?.ways.find(({ id }) => id === best);
   const costIn = (model: CompareModel | undefined) => {
-    const way = model?.ways.find(({ id }) => id === best);
+    const way = wayIn(model);
     return way && model ? expectedCost(way, model) : 0;
   };
-  const own = costIn(here.model);
+  const own = costIn(free?.model);
   const garageCost = costIn(garage?.model);
   const saves = garageCost - own;
+  const hours = wayIn(here.model)?.labourHours ?? 0;
   const from = here.a.get('diy.worth-it-from');
   const worthIt = saves > from;
   const money = (amount: number) => moneyInWords(Math.abs(amount), knowledge.currency);
+  const takes = `about ${hours.toFixed(1)} hours of your own`;
   return {
     garage: garageCost,
     own,
     saves,
+    hours,
     from,
     worthIt,
     sentence: worthIt
-      ? `Doing it yourself saves about ${money(saves)}, your own hours counted: more than the ${money(from)} you do it for.`
+      ? `Doing it yourself saves about ${money(saves)} for ${takes}: more than the ${money(from)} you do it for.`
       : saves > 0
-        ? `Doing it yourself saves only about ${money(saves)}, your own hours counted: less than the ${money(from)} you do it for. Let the garage.`
-        : `Doing it yourself costs about ${money(saves)} more, your own hours counted. Let the garage.`,
+        ? `Doing it yourself saves only about ${money(saves)} for ${takes}: less than the ${money(from)} you do it for. Let the garage.`
+        : `Doing it yourself costs about ${money(saves)} more, and ${takes}. Let the garage.`,
   };
 };
 
@@ -190,6 +197,9 @@ export const compareBench = (
           (d.dangers.wheels.length > 0
             ? 'Do not drive it: the hub comes first, whatever is cheaper. '
             : lookFirst(planned.plan)) + sayAloud(ways, beats, model, here.a),
+        taxPercent: here.a.get('tax.percent'),
+        quoteDays: here.a.get('quote.days'),
+        elsewhere: elsewhereWays(here.docket, ways, knowledge.currency),
         ownWork: ownWorkOf(d, here, knowledge, best),
         meanwhile: meanwhileOf(!d.dangers.stop, here, { ways: [...ways] }, knowledge.currency),
       };

@@ -2,6 +2,7 @@ import { assumptionsWith, type Assumptions } from '../assumptions/assumptions.ts
 import { z } from 'zod';
 import { CatalogueSlice, DictionaryEntry, emptySlice } from '../vocabulary/catalogue.ts';
 import { School, type Docket } from '../vocabulary/docket.ts';
+import { HouseWays, usualWays } from '../vocabulary/houseWays.ts';
 
 /** All that advising knows beside the docket. */
 export const Knowledge = z.object({
@@ -10,6 +11,8 @@ export const Knowledge = z.object({
   /** The shop's overrides of the assumptions. */
   overrides: z.record(z.string(), z.number()),
   school: School,
+  /** How the shop does what people differ on. */
+  ways: HouseWays,
   /** ISO 4217 letters of the shop's currency. */
   currency: z.string(),
   /** Today as YYYY-MM-DD: the core has no clock. */
@@ -23,6 +26,7 @@ export const bareKnowledge = (today: string): Knowledge => ({
   dictionary: [],
   overrides: {},
   school: 'test-first',
+  ways: usualWays(),
   currency: 'EUR',
   today,
 });

@@ -14,6 +14,19 @@ export const MEASURING: JudgementTable = {
       eye: 4,
     },
   ),
+  'proof.speeds-within': judgement(
+    1,
+    '%',
+    [0.1, 5],
+    'After the fix the two wheels of an axle agree within so much on a straight road: wear and pressure alone leave less.',
+  ),
+  'proof.bolts-from': judgement(
+    50,
+    'km',
+    [5, 500],
+    'Wheel bolts settle: from here on they are tightened again. The maker\u2019s figure comes first.',
+  ),
+  'proof.bolts-to': judgement(100, 'km', [5, 1000], 'And no later than here.'),
   'tool.part-varies': judgement(
     0.05,
     'mm',

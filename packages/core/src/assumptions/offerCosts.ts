@@ -79,6 +79,24 @@ export const OFFER_COSTS: JudgementTable = {
     budget: 5,
     unknown: 10,
   }),
+  'quote.days': judgement(
+    14,
+    'days',
+    [1, 365],
+    'So long a quote holds, and what was taken is put aside: longer, and it lies there for nobody.',
+  ),
+  'return.restocking': judgement(
+    0,
+    '%',
+    [0, 100],
+    'Kept of the price of a piece that comes back as it left, for booking it in and putting it away.',
+  ),
+  'life.used-left': judgement(
+    0.4,
+    'share',
+    [0.05, 1],
+    'a used part has most of its life behind it; how much nobody knows',
+  ),
   'life.shape': judgement(
     2,
     'none',

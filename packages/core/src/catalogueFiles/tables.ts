@@ -7,6 +7,7 @@ import {
   FleetVehicle,
   JobNote,
   SensingLine,
+  Supplier,
 } from '../vocabulary/catalogue.ts';
 import { CATALOGUE_FILES, type CatalogueFile } from '../vocabulary/catalogueFile.ts';
 import { plainNumber } from '../vocabulary/partNumber.ts';
@@ -30,6 +31,13 @@ export const FLEET = catalogueTable(FleetVehicle, {
   name: 'fleet',
   identity: ['fleetNumber'],
   unique: 'fleetNumber',
+});
+
+export const SUPPLIERS = catalogueTable(Supplier, {
+  file: 'suppliers.csv',
+  name: 'supplier',
+  identity: ['id'],
+  unique: 'id',
 });
 
 export const PARTS = catalogueTable(CataloguePart, {
@@ -59,7 +67,7 @@ export const JOBS = catalogueTable(JobNote, {
 export const COMPANIONS = catalogueTable(CompanionRule, {
   file: 'companions.csv',
   name: 'companion_rule',
-  identity: ['partClass', 'vehicleId', 'companionNumber'],
+  identity: ['partClass', 'vehicleId', 'companionNumber', 'conditions'],
 });
 
 export const DICTIONARY = catalogueTable(DictionaryEntry, {
@@ -73,6 +81,7 @@ const BY_FILE = {
   'vehicles.csv': VEHICLES,
   'sensing.csv': SENSING,
   'fleet.csv': FLEET,
+  'suppliers.csv': SUPPLIERS,
   'parts.csv': PARTS,
   'applications.csv': APPLICATIONS,
   'jobs.csv': JOBS,

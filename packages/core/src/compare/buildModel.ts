@@ -1,7 +1,8 @@
+import { dayAfter } from '../vocabulary/days.ts';
 import { WORK_AS_DEED } from '../offers/fixes.ts';
 import { soundFromStart } from '../offers/partLife.ts';
 import { ratesFor, workHours } from '../offers/rates.ts';
-import { together, type JobOutlay } from '../offers/together.ts';
+import { sureCost, together, type JobOutlay } from '../offers/together.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import type { CompareModel, Way } from './model.ts';
 import { wayCures } from './wayCures.ts';
@@ -49,6 +50,20 @@ const soundOf = (way: WayPlan, s: WaySetting): number => {
   );
 };
 
+/** What of a customer's own limits a way does not keep: the day it must run, and what it may cost. */
+const wishesMissed = (costs: JobOutlay, { docket, today }: WaySetting, currency: string): string[] => {
+  const { neededBy = null, budgetCents = null, askedEverywhere = null } = docket;
+  return [
+    ...(neededBy && costs.waitDays > 0 && dayAfter(today, costs.waitDays) > neededBy
+      ? [`not here by ${neededBy}, the day it is needed`]
+      : []),
+    ...(askedEverywhere && costs.from === 'supplier' ? ['asked everywhere: not to be had'] : []),
+    ...(budgetCents != null && sureCost(costs) * 100 > budgetCents
+      ? [`over the ${moneyInWords(budgetCents / 100, currency)} it may cost`]
+      : []),
+  ];
+};
+
 const reasons = (way: WayPlan, costs: JobOutlay, s: WaySetting, currency: string): string[] => {
   const money = (amount: number) => moneyInWords(amount, currency);
   const hub = way.outlays.find(({ spared }) => spared.chance > 0.05);
@@ -61,6 +76,7 @@ const reasons = (way: WayPlan, costs: JobOutlay, s: WaySetting, currency: string
           `${costs.from === 'branch' ? 'at the branch' : 'not on the shelf'}: ${costs.waitDays} ${costs.waitDays === 1 ? 'day' : 'days'}`,
         ]
       : []),
+    ...wishesMissed(costs, s, currency),
     ...(way.outlays.some(({ chosen }) => !chosen)
       ? ['priced from the price book: no part of the catalogue is tied to this vehicle']
       : []),

@@ -38,7 +38,8 @@ const withOptions = (docket: Docket, options: NonNullable<Docket['options']>): D
   ...docket,
   options: { ...docket.options, ...options },
 });
-const withAssumption = (docket: Docket, key: string, value: number): Docket =>
+/** A docket with one number of judgement of its own. */
+export const withAssumption = (docket: Docket, key: string, value: number): Docket =>
   withOptions(docket, { assumptions: { ...docket.options?.assumptions, [key]: value } });
 
 /** So many times less and more. */

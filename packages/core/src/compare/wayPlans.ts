@@ -37,14 +37,18 @@ export interface WaySetting {
 /** Fitted on both sides at once by those who do not want to come again. */
 const BOTH_SIDES = [...partsThat('bothSides')];
 
-/** The cheapest of each tier, what is on the shelf first. */
+/** The cheapest of each tier, and of what is not new, what is on the shelf first. */
 const byTier = (parts: readonly CataloguePart[]): CataloguePart[] => {
   const sorted = [...parts].sort(
     (x, y) => Number(y.stock > 0) - Number(x.stock > 0) || x.priceCents - y.priceCents,
   );
-  return sorted.filter((part, i) => sorted.findIndex(({ tier }) => tier === part.tier) === i);
+  const kindOf = ({ tier, state }: CataloguePart) => (state === 'new' ? tier : state);
+  return sorted.filter((part, i) => sorted.findIndex((other) => kindOf(other) === kindOf(part)) === i);
 };
+const wordsFor = ({ tier, state }: CataloguePart): string =>
+  state === 'new' ? TIER_IN_WORDS[tier] : STATE_IN_WORDS[state];
 
+const STATE_IN_WORDS = { exchange: 'renewed in exchange', used: 'used' } as const;
 const TIER_IN_WORDS = { dealer: 'dealer part', good: 'good aftermarket', budget: 'cheapest' } as const;
 
 /** Every way of fixing the job that its architecture and the catalogue allow, the plan's own fixes first. */
@@ -65,13 +69,15 @@ export const wayPlans = (s: WaySetting): WayPlan[] => {
       id: idOf(outlay),
       label:
         candidates.length > 1 && outlay.chosen
-          ? `${PART_IN_WORDS[fix.part]}, ${TIER_IN_WORDS[outlay.chosen.tier]}`
+          ? `${PART_IN_WORDS[fix.part]}, ${wordsFor(outlay.chosen)}`
           : PART_IN_WORDS[fix.part],
       fix: f,
       outlays: [outlay],
       otherSide: null,
     });
-    const others = candidates.filter((part) => part.tier !== own.chosen?.tier);
+    const others = candidates.filter(
+      (part) => part.state !== 'new' || own.chosen?.state !== 'new' || part.tier !== own.chosen?.tier,
+    );
     return [named(own), ...others.map((part) => named(outlayOf(fix.part, { ...s, wheelEnd: end }, part)))];
   });
   const pairs = plan.corner.fixes.flatMap((fix, f): WayPlan[] =>

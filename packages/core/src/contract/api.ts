@@ -6,10 +6,12 @@ import { Comparison } from '../vocabulary/comparison.ts';
 import { Docket } from '../vocabulary/docket.ts';
 import { IntakeReading } from '../vocabulary/intakeReading.ts';
 import { TOOLS } from '../vocabulary/partFigures.ts';
+import { LONGEST } from '../vocabulary/longest.ts';
+import { SupplierOrder, SupplierOrderFile, ToOrder } from '../vocabulary/supplierOrder.ts';
 import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { PartClass, Side } from '../vocabulary/words.ts';
-import { ChangeLine, DocketLines, DocketView, Figures } from './docketViews.ts';
+import { ChangeLine, CustomerLine, DocketLine, DocketLines, DocketView, Figures } from './docketViews.ts';
 import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
 import { AssumptionLine, ShopView, TurnedAnswer, VehicleLine } from './shopViews.ts';
 
@@ -22,6 +24,8 @@ const made = z.uuid();
 /** Chips a person moved to another wheel, by key. */
 const Moves = z.record(z.string().max(300), WheelEnd.nullable());
 const words = z.string().min(1).max(MOST_TEXT);
+const orderedNumber = z.string().min(1).max(LONGEST.partNumber);
+const pieces = z.number().int().min(0).max(10_000);
 const Step = z.strictObject({ version, changeId: made.nullish() });
 
 export const IntakeRequest = z.strictObject({
@@ -97,7 +101,63 @@ export const API = {
   },
   'GET /dockets/:id/history': { answer: z.array(ChangeLine) },
   'GET /dockets/:id/file': { answer: Docket },
+  /** Earlier dockets of its customer and of its vehicle. */
+  'GET /dockets/:id/earlier': {
+    answer: z.object({
+      customerId: z.number().int().nullable(),
+      customer: z.array(DocketLine),
+      vehicle: z.array(DocketLine),
+    }),
+  },
+  'GET /customers': {
+    query: z.strictObject({ q: z.string().max(100).default('') }),
+    answer: z.array(CustomerLine),
+  },
+  /** Erases who a customer is, for good: words, history and search; the job’s facts stay. */
+  'POST /customers/:id/erase': {
+    body: z.strictObject({}),
+    answer: z.object({ dockets: z.number().int(), changes: z.number().int() }),
+  },
+  /** When something was erased, and how much; not whose. */
+  'GET /erasures': {
+    answer: z.array(z.object({ at: z.iso.datetime(), dockets: z.number().int(), changes: z.number().int() })),
+  },
   'GET /figures': { answer: Figures },
+
+  /** What is missing from suppliers, and the orders sent. */
+  'GET /orders': {
+    answer: z.object({ toOrder: z.array(ToOrder), orders: z.array(SupplierOrder) }),
+  },
+  'POST /orders': {
+    body: z.strictObject({ id: made.nullish(), supplier: z.string().min(1).max(LONGEST.supplier) }),
+    answer: SupplierOrder,
+  },
+  /** The order as the supplier gets it: JSON, or CSV for a spreadsheet. */
+  'GET /orders/:id/file': {
+    query: z.strictObject({ as: z.enum(['json', 'csv']).default('json') }),
+    answer: SupplierOrderFile,
+  },
+  'POST /orders/:id/confirm': {
+    body: z.strictObject({
+      by: z.string().min(1).max(LONGEST.customerName),
+      lines: z
+        .array(
+          z.strictObject({ partNumber: orderedNumber, quantity: pieces, promised: z.iso.date().nullish() }),
+        )
+        .min(1)
+        .max(500),
+    }),
+    answer: SupplierOrder,
+  },
+  'POST /orders/:id/receive': {
+    body: z.strictObject({
+      /** A name its maker gives it: sent twice it is booked once. */
+      id: made,
+      lines: z.array(z.strictObject({ partNumber: orderedNumber, quantity: pieces })).max(500),
+      close: z.boolean(),
+    }),
+    answer: SupplierOrder,
+  },
 
   'POST /intake': { body: IntakeRequest, answer: IntakeReading },
   'POST /preview': {

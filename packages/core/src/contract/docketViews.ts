@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Advice } from '../vocabulary/advice.ts';
 import { Docket } from '../vocabulary/docket.ts';
+import { OrderView } from '../vocabulary/orderView.ts';
 import { Action } from '../vocabulary/words.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
@@ -22,6 +23,8 @@ export const DocketView = z.object({
   canRedo: z.boolean(),
   docket: Docket,
   advice: Advice,
+  /** Where the order stands with shelf and suppliers; null where nothing was taken. */
+  order: OrderView.nullable(),
 });
 export type DocketView = z.infer<typeof DocketView>;
 
@@ -42,6 +45,16 @@ export const DocketLine = z.object({
   closedAt: when.nullable(),
 });
 export type DocketLine = z.infer<typeof DocketLine>;
+
+/** A customer as the counter finds it again. */
+export const CustomerLine = z.object({
+  id: z.number().int(),
+  name: z.string().nullable(),
+  phone: z.string().nullable(),
+  firm: z.string().nullable(),
+  dockets: z.number().int().min(0),
+});
+export type CustomerLine = z.infer<typeof CustomerLine>;
 
 /** A page of the list: its lines, and how many there are in all; `isMore` where no more than `total` were counted. */
 export const DocketLines = z.object({

@@ -11,6 +11,7 @@ export {
 export type {
   ChangeLine,
   Clash,
+  CustomerLine,
   DocketLine,
   DocketLines,
   DocketState,
@@ -25,4 +26,6 @@ export type {
   PartView,
   RowError,
 } from '../contract/partViews.ts';
+export type { LineState, OrderLineView, OrderNext, OrderView } from '../vocabulary/orderView.ts';
+export type { SupplierOrder, ToOrder } from '../vocabulary/supplierOrder.ts';
 export type { AssumptionLine, ShopView, Turned, TurnedAnswer, VehicleLine } from '../contract/shopViews.ts';

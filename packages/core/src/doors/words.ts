@@ -8,7 +8,14 @@ export {
 } from '../checkKinds/checkData.ts';
 export { CHECK_NAMES, kindOf, type CheckName } from '../checkKinds/checkTypes.ts';
 export { askFor } from '../fitment/attributes.ts';
-export { declineWay, takeOffer, takeWay } from '../handover/takeOffer.ts';
+export { addToOrder, declineWay, skipLine, takeOffer, takeSkipped, takeWay } from '../handover/takeOffer.ts';
+export { addQuote, quoteFile, toPay } from '../quote/makeQuote.ts';
+export { ELSEWHERE_KINDS, type Elsewhere, type Quote } from '../vocabulary/sale.ts';
+export { localDay } from '../vocabulary/days.ts';
+export { partsOf } from '../vocabulary/chosenParts.ts';
+export { openDeposits, takeCore } from '../stock/refund.ts';
+export { beforeItLeaves } from '../stock/beforeItLeaves.ts';
+export { bringBack, CAME_BACK, handOver, piecesOut, readyPieces, type CameBack } from '../stock/handOver.ts';
 export { decodeText } from '../text/decodeText.ts';
 export type { Advice, CostPart, Offer, PlanNode, Question } from '../vocabulary/advice.ts';
 export type { CataloguePart } from '../vocabulary/catalogue.ts';
@@ -36,7 +43,7 @@ export {
   SYMPTOM_IN_WORDS,
 } from '../vocabulary/inWords.ts';
 export type { Chip, IntakeReading } from '../vocabulary/intakeReading.ts';
-export { totalCents } from '../vocabulary/money.ts';
+export { centsFrom, centsInWords, totalCents } from '../vocabulary/money.ts';
 export { PART_FIGURES } from '../partKinds/partData.ts';
 export { CATALOGUE_FILES } from '../vocabulary/catalogueFile.ts';
 export { isEan13 } from '../vocabulary/partNumber.ts';
@@ -46,5 +53,5 @@ export type { ShopChange, ShopSettings } from '../vocabulary/shop.ts';
 export type { TraceFinding, TraceReading } from '../vocabulary/traceReading.ts';
 export type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 export { acrossFrom, wheelEndInWords, wheelsOf, type WheelNames } from '../vocabulary/wheelEndWords.ts';
-export { CAUSES, OUTCOME_RESULTS, PART_CLASSES, SCHOOLS } from '../vocabulary/wordLists.ts';
+export { CAUSES, OLD_SENSOR, OUTCOME_RESULTS, PART_CLASSES, SCHOOLS } from '../vocabulary/wordLists.ts';
 export type { Cause, Caution, PartClass, Side, Symptom } from '../vocabulary/words.ts';

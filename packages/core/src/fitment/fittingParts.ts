@@ -35,7 +35,8 @@ export const preferredPart = (
 ): CataloguePart | null => {
   const order = TIER_ORDER[preference];
   const rank = (part: CataloguePart): number =>
-    (part.stock > 0 ? 0 : 10) + Math.max(0, order.indexOf(part.tier));
+    // Used or exchanged is what a customer asks for, not what is put before them.
+    (part.state === 'new' ? 0 : 100) + (part.stock > 0 ? 0 : 10) + Math.max(0, order.indexOf(part.tier));
   return [...parts].sort((x, y) => rank(x) - rank(y) || x.priceCents - y.priceCents)[0] ?? null;
 };
 

@@ -53,6 +53,18 @@ export const mergeReading = (docket: Docket, reading: IntakeReading, words: stri
     ...(docket.customer || reading.customer
       ? { customer: { ...docket.customer, ...present(reading.customer ?? {}) } }
       : {}),
+    ...(reading.budgetCents != null ? { budgetCents: reading.budgetCents } : {}),
+    ...(reading.neededBy ? { neededBy: reading.neededBy } : {}),
+    ...(reading.wishes?.length
+      ? {
+          wishes: [
+            ...(docket.wishes ?? []).filter(
+              ({ what }) => !reading.wishes?.some((wish) => wish.what === what),
+            ),
+            ...reading.wishes,
+          ],
+        }
+      : {}),
     doubts: [...(docket.doubts ?? []), ...(reading.doubts ?? [])].slice(0, 20),
     positions: kept,
     wheelEnd: differs ? null : (before ?? settled),

@@ -1,3 +1,4 @@
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { correctionsIn } from '../text/corrections.ts';
 import { corrected } from '../text/spelling.ts';
@@ -19,6 +20,7 @@ import { linesFromJson } from './jsonReport.ts';
 import { leftOverChips } from './leftOver.ts';
 import { placeFacts } from './placeFacts.ts';
 import { readCaller } from './readCaller.ts';
+import { readSale } from './readSale.ts';
 import { readCodeLines } from './readCodeLines.ts';
 import { findTyreSizes, placeTyres } from './readTyres.ts';
 import { readVehicle } from './readVehicle.ts';
@@ -90,7 +92,9 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   const known = new Set(context.dictionary.map((entry) => entry.code.toUpperCase()));
   const { codes: codeLines, consumed } = readCodeLines(text, (code) => known.has(code));
   const { speech: spoken, cut } = spokenPart(blank(text, consumed));
-  const { caller, spans } = readCaller(spoken);
+  const { caller, spans: ofCaller } = readCaller(spoken);
+  const sale = readSale(spoken, context.today);
+  const spans = [...ofCaller, ...sale.spans];
   const tyresFound = findTyreSizes(spoken);
   const speech = blank(blank(spoken, spans), tyresFound, SIZE_MARK);
   const source = sourceText(speech);
@@ -142,9 +146,19 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
   );
   const felt = units.filter((unit) => has(unit, 'play', 'noise', 'rocking', 'moves'));
   const compared = new Set([...ofTyres, ...startsOf(felt.flatMap(({ group }) => group ?? []))]);
-  const positions = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
+  const placed = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
   const codes = cornersOfCodes(codeLines, found, corrections, unitOf, (position) => source.indexAt(position));
+  // Corners that codes have each for themselves are several corners, not a disagreement; one that a person names is.
+  const coded = new Set(codes.flatMap(({ code }) => code.wheelEnd ?? []));
+  const isOfCode = ({ wheelEnds }: { readonly wheelEnds: readonly WheelEnd[] } = { wheelEnds: [] }) =>
+    wheelEnds.length === 1 && wheelEnds.every((end) => coded.has(end));
+  const positions = placed.map((position, i) =>
+    !position.joinedBy && isOfCode(position) && isOfCode(placed[i - 1])
+      ? { ...position, joinedBy: 'and' as const }
+      : position,
+  );
   const { wants, reader, codesCleared } = plainItems(units, tokens);
+  const wishes = sale.wishes(facts.symptoms);
   const doubts = dangerDoubts(units, heard, tokens, text);
   const asks = [
     ...doubts.map(({ about, words }) => ({
@@ -234,7 +248,18 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
     ...(reader ? { reader } : {}),
     ...(wants.length > 0 ? { wants } : {}),
     ...(codesCleared ? { codesCleared } : {}),
-    ...(caller.name || caller.phone ? { customer: caller } : {}),
+    ...(caller.name || caller.phone || sale.firm || sale.kind
+      ? {
+          customer: {
+            ...caller,
+            ...(sale.firm ? { firm: sale.firm } : {}),
+            ...(sale.kind ? { kind: sale.kind } : {}),
+          },
+        }
+      : {}),
+    ...(sale.budgetCents !== null ? { budgetCents: sale.budgetCents } : {}),
+    ...(sale.neededBy ? { neededBy: sale.neededBy } : {}),
+    ...(wishes.length > 0 ? { wishes } : {}),
     ...(asks.length > 0 ? { asks } : {}),
     ...(doubts.length > 0 ? { doubts } : {}),
     leftOver: chips.filter(({ kind }) => kind === 'left-over').map(({ words }) => words),

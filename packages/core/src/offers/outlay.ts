@@ -8,6 +8,8 @@ import { PART_IN_WORDS, partsThat } from '../partKinds/partData.ts';
 import { shareOfCents, toCents } from '../vocabulary/money.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { companionLines } from './companions.ts';
+import { orderLine, priceOf } from './orderLine.ts';
 import { availabilityOf, type Availability } from './availability.ts';
 import { bearingDue } from './bearingDue.ts';
 import { wornWithin } from './partLife.ts';
@@ -54,36 +56,6 @@ export interface Outlay {
   /** Expected cost, what is spared taken off. */
   readonly mean: number;
 }
-
-/** What a part costs this customer: the list price less the trade discount, to the cent. */
-const priceOf = (part: CataloguePart, rates: Rates): number =>
-  (part.priceCents - shareOfCents(part.priceCents, rates.discount)) / 100;
-
-const line = (part: CataloguePart, quantity: number, why: string, rates: Rates): OrderLine => ({
-  partNumber: part.number,
-  description: part.description,
-  brand: part.brand,
-  tier: part.tier,
-  quantity,
-  unitPrice: priceOf(part, rates),
-  listPrice: part.priceCents / 100,
-  costPrice: part.costCents === null ? null : part.costCents / 100,
-  deposit: part.coreCents / 100,
-  stock: part.stock,
-  bin: part.bin,
-  why,
-});
-
-const companionLines = (slice: CatalogueSlice, partClass: PartClass, rates: Rates): OrderLine[] =>
-  slice.companions
-    .filter(
-      (rule) =>
-        rule.partClass === partClass && (rule.vehicleId === null || rule.vehicleId === slice.vehicle?.id),
-    )
-    .flatMap((rule) => {
-      const part = slice.parts.find((candidate) => candidate.number === rule.companionNumber);
-      return part ? [line(part, rule.quantity, rule.why, rates)] : [];
-    });
 
 const expected = ({ chance, cost }: Risk): number => chance * cost;
 
@@ -136,7 +108,8 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
         ? chosen.priceCents / 100
         : a.get(`price.${part}`);
   const price = book !== null ? listPrice : chosen ? priceOf(chosen, rates) : listPrice;
-  const withCompanions = companionLines(slice, part, rates);
+  const seizure = drawsSensor(part, architecture) ? seizureChance(part, job) : null;
+  const withCompanions = companionLines({ ...job, part, chosen, seizure }, rates);
   const companions = chosen
     ? withCompanions.reduce((sum, l) => sum + l.unitPrice * l.quantity, 0)
     : a.get(`companions.${part}`);
@@ -146,7 +119,6 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
   const labour = labourHours * rates.labour;
   const supplies = labour * rates.supplies;
   const tax = shareOfCents(toCents(price + companions), rates.tax * 100) / 100 + labour * rates.labourTax;
-  const seizure = drawsSensor(part, architecture) ? seizureChance(part, job) : null;
   // Drawing the sensor to reach the bearing breaks it: then a sensor is bought as well.
   const brokenSensor = part === 'hub-assembly' ? sensorPrice(wheelEnd, docket, slice, rates, a) : 0;
   const snaps = snapBranches(a).map(({ chance, hours, parts }) => ({
@@ -160,7 +132,7 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
   const horizon = a.get('horizon.years');
   const underWarranty = chosen ? Math.min(1, chosen.warrantyMonths / 12 / Math.max(horizon, 1e-9)) : 0;
   const later: Risk = {
-    chance: wornWithin(horizon, chosen?.tier ?? null, a),
+    chance: wornWithin(horizon, chosen?.tier ?? null, a, chosen?.state),
     // Within the warranty the part is free, the work is not; early failures are rare by the same law.
     cost: sure - price * underWarranty ** a.get('life.shape'),
   };
@@ -169,7 +141,11 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
       ? { chance: bearingDue(wheelEnd, docket, today, a), cost: sure + seizureCost }
       : { chance: 0, cost: 0 };
   const main: OrderLine = chosen
-    ? { ...line(chosen, 1, 'the part itself', rates), unitPrice: price, listPrice }
+    ? {
+        ...orderLine(chosen, rates, { quantity: 1, why: 'the part itself', wheelEnd, companion: false }),
+        unitPrice: price,
+        listPrice,
+      }
     : {
         partNumber: null,
         description: `${PART_IN_WORDS[part]}, to be identified for this vehicle`,
@@ -183,6 +159,8 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
         stock: null,
         bin: null,
         why: 'no part of the catalogue is tied to this vehicle; the price is the price book\u2019s',
+        wheelEnd,
+        companion: false,
       };
   return {
     part,

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import type { Tier } from '../vocabulary/catalogue.ts';
+import type { PartState, Tier } from '../vocabulary/catalogue.ts';
 
 /** Gamma function of 1 + 1/k by the Lanczos approximation (g = 7, n = 9), to about 15 figures. */
 const gamma = (x: number): number => {
@@ -13,12 +13,19 @@ const gamma = (x: number): number => {
 };
 
 /**
- * Chance that a new part of a tier is worn out within `years`: Weibull with the tier's mean life and the shape of the
+ * Chance that a part of a tier is worn out within `years`: Weibull with the tier's mean life and the shape of the
  * assumptions. Zero years, zero chance.
  */
-export const wornWithin = (years: number, tier: Tier | null, a: Assumptions): number => {
+export const wornWithin = (
+  years: number,
+  tier: Tier | null,
+  a: Assumptions,
+  state: PartState = 'new',
+): number => {
   const shape = a.get('life.shape');
-  const scale = a.get(`tier.life.${tier ?? 'unknown'}`) / gamma(1 + 1 / shape);
+  // Of a used part some of its life is gone; one renewed in exchange lives as a new one.
+  const left = state === 'used' ? a.get('life.used-left') : 1;
+  const scale = (left * a.get(`tier.life.${tier ?? 'unknown'}`)) / gamma(1 + 1 / shape);
   return 1 - Math.exp(-((years / scale) ** shape));
 };
 

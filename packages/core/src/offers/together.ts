@@ -1,4 +1,5 @@
 import type { OrderLine } from '../vocabulary/advice.ts';
+import { mergeLines } from './mergeLines.ts';
 import type { Outlay, Risk } from './outlay.ts';
 import type { Rates } from './rates.ts';
 
@@ -70,6 +71,9 @@ export const withWork = (
   };
 };
 
+const amountOf = (lines: readonly OrderLine[]): number =>
+  lines.reduce((total, { unitPrice, quantity }) => total + unitPrice * quantity, 0);
+
 const sum = (outlays: readonly Outlay[], of: (outlay: Outlay) => number): number =>
   outlays.reduce((total, outlay) => total + of(outlay), 0);
 
@@ -88,6 +92,10 @@ export const together = (outlays: readonly Outlay[], overlap: number, rates: Rat
       o.seizure !== null &&
       outlays.findIndex((other) => other.seizure !== null && other.wheelEnd === o.wheelEnd) === i,
   );
+  // What goes along with both is bought once.
+  const all = outlays.flatMap((o) => o.lines);
+  const lines = mergeLines(all);
+  const spared = amountOf(all) - amountOf(lines);
   const costs = outlays.map((o) => (o.chosen?.costCents == null ? null : o.chosen.costCents / 100));
   return {
     price: sum(outlays, (o) => o.price),
@@ -95,11 +103,12 @@ export const together = (outlays: readonly Outlay[], overlap: number, rates: Rat
     costPrice: costs.includes(null) ? null : costs.reduce<number>((total, c) => total + (c ?? 0), 0),
     deposit: sum(outlays, (o) => o.deposit),
     core: sum(outlays, (o) => o.core),
-    companions: sum(outlays, (o) => o.companions),
+    companions: sum(outlays, (o) => o.companions) - spared,
     labourHours,
     labour,
     supplies: labour * rates.supplies,
-    tax: sum(outlays, (o) => o.tax - o.labour * rates.labourTax) + labour * rates.labourTax,
+    tax:
+      sum(outlays, (o) => o.tax - o.labour * rates.labourTax) - spared * rates.tax + labour * rates.labourTax,
     fee: rates.fee,
     snags: drawn.map((o) => ({ chance: o.seizure ?? 0, snaps: o.snaps })),
     seizure: drawn.length === 0 ? null : 1 - drawn.reduce((none, o) => none * (1 - (o.seizure ?? 0)), 1),
@@ -107,6 +116,6 @@ export const together = (outlays: readonly Outlay[], overlap: number, rates: Rat
     perDay: rates.waitDay,
     from: last.availability.from,
     later: outlays.map((o) => o.later),
-    lines: outlays.flatMap((o) => o.lines),
+    lines,
   };
 };

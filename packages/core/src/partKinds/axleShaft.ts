@@ -26,14 +26,18 @@ export const axleShaft = {
   ],
   work: {
     access: ['Axle nut loosened on the ground; wheel off; lower joint parted to swing the knuckle.'],
+    stays: ['The caliper may stay on the knuckle where the hose reaches; no brake line is opened.'],
     tools: ['jack, stands and chocks', 'torque wrench for the axle nut', 'joint splitter', 'drip tray'],
     steps: [
       'Loosen the axle nut while the vehicle stands on its wheels.',
       'Compare length, splines and ring teeth of old and new shaft before fitting.',
       'Support the knuckle: no lead or hose may carry it.',
+      'Splines stuck in the hub: soak, puller, heat on the hub away from bearing and boot; never a hammer on the thread.',
       'Renew the seal and the circlip; top up the gearbox oil to its mark.',
-      'Tighten the new axle nut with the wheel on the ground.',
+      'Axle nut: tighten with the wheel on the ground, to the figure below.',
     ],
+    opensBrake: true,
+    wheelOff: true,
     torques: [
       { what: 'axle nut', figure: MAKERS, singleUse: true },
       { what: 'lower joint nut', figure: MAKERS, singleUse: true },

@@ -22,6 +22,7 @@ export const connectorKit = {
     access: [
       'The joint sits high in the arch behind the liner, in the boot or under a lamp: follow the lead from the sensor.',
     ],
+    stays: ['The sensor stays in its bore: a seized one is not drawn for this.'],
     tools: [
       'crimping pliers for the terminal size',
       'wire strippers',
@@ -30,9 +31,12 @@ export const connectorKit = {
     ],
     steps: [
       'Tag the wires and, where a pad-wear lead has a like shell, tag both.',
-      'Cut back to bright copper; stagger the splices; keep a twisted pair twisted.',
-      'Crimp, seal with adhesive-lined sleeve, pull each wire to prove it.',
-      'Close the lock; clip the joint where water drains off it.',
+      'Look whether the terminals can stay: a new shell takes sound ones; green or loose ones are renewed.',
+      'Cut back to bright copper, black copper takes neither crimp nor solder; stagger the splices; keep a twisted pair twisted.',
+      'Seal each splice with adhesive-lined sleeve; pull each wire to prove it.',
+      'Oil the grommet to pass it and seat it all round, so that no water enters.',
+      'Try both halves before the liner goes back: the lock clicks, no pin backs out, the speed reads.',
+      'Clip the joint where water drains off it.',
     ],
     torques: [],
   },

@@ -50,6 +50,9 @@ export const hubAssembly = {
     access: [
       'Wheel, caliper and disc off, axle nut undone with the wheel on the ground; hub bolts from behind the knuckle.',
     ],
+    stays: [
+      'The brake hose stays on its caliper; the strut stays on the knuckle where the hub is bolted on.',
+    ],
     tools: [
       'jack, stands and chocks',
       'torque wrench for the axle nut',
@@ -61,15 +64,22 @@ export const hubAssembly = {
       'Hang the caliper by a hook, never by its hose.',
       {
         text: 'A separate sensor comes out first; a seized one will be broken here, so have one at hand.',
-        only: 'separate-sensor',
+        only: ['separate-sensor', 'sensor-in'],
       },
       {
-        text: 'Keep magnets and swarf away from the encoder side of the new hub; do not wash it.',
+        text: 'The magnetic side of the bearing faces the sensor. Keep magnets and swarf away from it; do not wash it.',
         only: 'encoder',
       },
+      {
+        text: 'Compare the ring on the new hub with the old: count the teeth. A ring that moves over is pressed square on a clean seat.',
+        only: 'ring-on-hub',
+      },
+      'Hold the bearing together: a split one loses its rollers and is scrap.',
       'Clean the seat in the knuckle, fit the hub with new bolts, tighten crosswise.',
-      'Tighten the new axle nut with the wheel on the ground.',
+      'Axle nut: tighten with the wheel on the ground, to the figure below.',
     ],
+    opensBrake: true,
+    wheelOff: true,
     torques: [
       { what: 'hub bolts', figure: MAKERS, singleUse: true },
       { what: 'axle nut', figure: MAKERS, singleUse: true },

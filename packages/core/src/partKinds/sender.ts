@@ -26,6 +26,7 @@ export const sender = {
   ],
   work: {
     access: ['On the differential or the gearbox output, from below.'],
+    stays: ['The differential cover and the propeller shaft stay on.'],
     tools: ['ramp or stands and chocks', 'meter', 'drip tray', 'torque wrench'],
     steps: [
       'Meter the new sender with its pigtail on the counter, before fitting: some are open out of the box.',

@@ -32,6 +32,7 @@ export const sensor = {
     access: [
       'Wheel off. The plug sits high in the arch, behind the liner or under a cover: find it before drawing the sensor.',
     ],
+    stays: ['The caliper, the disc and the hub stay on; nothing of the brake line is opened.'],
     tools: [
       'jack, stands and chocks',
       'torque wrench',
@@ -40,12 +41,18 @@ export const sensor = {
       'sensor grease for the bore',
     ],
     steps: [
+      'Lay old and new sensor side by side: plug, keying, lead, reach of the tip.',
       'Unplug the sensor and free its lead from every clip; note its way.',
-      'Soak the bore. Undo the bolt, turn the sensor to and fro; do not lever at the tip.',
-      'Clean bore and pad to bright metal; wipe the target clean, with no metal brush on a magnetic one.',
-      'Grease the bore, not the tip. Press the new sensor home by hand; it must sit flat before the bolt goes in.',
+      {
+        text: 'Soak the bore and wait. Undo the bolt, turn the sensor to and fro; never pull by the lead or lever at the tip.',
+        only: 'sensor-in',
+      },
+      { text: 'Look through the bore: nothing of the old sensor may stay in it.', only: 'sensor-out' },
+      'Clean bore and seat to bright metal. Dry-fit: the new sensor must drop in and sit flat by hand.',
+      'Coat the bore, never the tip. Press the sensor home; it sits flat before the bolt goes in, and the gap is even all round.',
       'Clip the lead in the old way, full lock to full lock without strain.',
     ],
+    wheelOff: true,
     torques: [{ what: 'sensor bolt', figure: MAKERS, singleUse: false }, WHEEL_BOLTS],
   },
 } as const satisfies PartKind;

@@ -33,14 +33,22 @@ export const toneRing = {
   ],
   work: {
     access: ['Wheel, caliper and disc or drum off; the ring sits on the hub or the shaft joint behind it.'],
+    stays: ['The brake hose stays on its caliper: no bleeding where no line was opened.'],
     tools: ['jack, stands and chocks', 'torque wrench', 'puller or press', 'wire brush for the seat'],
     steps: [
       'Hang the caliper by a hook, never by its hose.',
       'Count the teeth of the old ring and compare with the new one before pressing.',
-      'Pull the old ring; clean the seat to bright metal, or the new one cracks as the old did.',
+      { text: 'Hub out: axle nut undone on the ground, hub bolts from behind.', only: 'ring-on-hub' },
+      {
+        text: 'Shaft out of the hub; stuck splines take a puller and heat, never a hammer on the thread.',
+        only: 'ring-on-shaft',
+      },
+      'Ring off; clean the seat to bright metal, or the new one cracks as the old did.',
       'Press the new ring square to its stop; a warm ring goes on a cold seat.',
       'Check the gap all the way round by turning the hub.',
     ],
+    opensBrake: true,
+    wheelOff: true,
     torques: [
       { what: 'caliper bracket bolts', figure: MAKERS, singleUse: true },
       { what: 'axle nut', figure: MAKERS, singleUse: true },

@@ -15,6 +15,7 @@ export interface UnsafeWheel {
 
 /** What is wrong with the brakes themselves. */
 export interface BrakeDanger {
+  readonly kind: 'leaking' | 'soft' | 'hot' | 'low';
   readonly because: string;
   readonly fluid: 'full' | 'low' | 'leaking' | null;
   /** A wheel is hot: something drags or seizes, and the fluid is not the first thing to look at. */
@@ -103,17 +104,18 @@ export const dangersOf = (
   const soft = complaints.includes('pedal.soft');
   const brakes: BrakeDanger | null =
     fluid === 'leaking'
-      ? { because: 'brake fluid is leaking', fluid }
+      ? { kind: 'leaking', because: 'brake fluid is leaking', fluid }
       : soft
-        ? { because: 'the brake pedal is soft or sinks', fluid }
+        ? { kind: 'soft', because: 'the brake pedal is soft or sinks', fluid }
         : complaints.includes('wheel.hot')
           ? {
+              kind: 'hot',
               because: 'a wheel is hot or smoking: a brake that drags or a bearing that fails',
               fluid,
               hot: true,
             }
           : fluid === 'low'
-            ? { because: 'the brake fluid is low: worn pads, or it leaks', fluid }
+            ? { kind: 'low', because: 'the brake fluid is low: worn pads, or it leaks', fluid }
             : null;
   return { wheels, brakes, stop: wheels.length > 0 || brakes !== null };
 };

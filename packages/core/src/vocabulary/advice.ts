@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CHECK_NAMES } from './check.ts';
 import { School } from './docket.ts';
+import { Sheet } from './sheet.ts';
 import { WheelEnd } from './wheelEnd.ts';
 import { Action, Cause, Caution, CodeRole, CodeStatus, PartClass, QuestionAbout } from './words.ts';
 
@@ -102,6 +103,10 @@ export const OrderLine = z.object({
   stock: z.number().int().nullable(),
   bin: z.string().nullable(),
   why: z.string(),
+  /** Where it is fitted; null for what serves the whole order. */
+  wheelEnd: WheelEnd.nullable(),
+  /** Goes along with a part. */
+  companion: z.boolean(),
 });
 export type OrderLine = z.infer<typeof OrderLine>;
 
@@ -180,16 +185,6 @@ export const Question = z.object({
 });
 export type Question = z.infer<typeof Question>;
 
-export const HandOver = z.object({
-  access: z.array(z.string()),
-  tools: z.array(z.string()),
-  steps: z.array(z.string()),
-  torques: z.array(z.object({ what: z.string(), figure: z.string(), singleUse: z.boolean() })),
-  proof: z.array(z.string()),
-  cautions: z.array(z.object({ caution: Caution, words: z.string() })),
-});
-export type HandOver = z.infer<typeof HandOver>;
-
 /** The whole answer to a docket; the screen, the API and the command line all show this and compute nothing. */
 export const Advice = z.object({
   format: z.literal('hardy-spoke/advice'),
@@ -224,7 +219,7 @@ export const Advice = z.object({
     ),
     tyre: z.string().nullable(),
   }),
-  /** For the chosen offer, or else the verdict's. Null while nothing is to be handed over. */
-  handOver: HandOver.nullable(),
+  /** The pages that leave the counter, in the order they print: for what was taken, or else for what the verdict says. */
+  sheets: z.array(Sheet),
 });
 export type Advice = z.infer<typeof Advice>;

@@ -25,6 +25,25 @@ const indexed = <T extends z.ZodType>(schema: T): T => {
 export const Tier = z.enum(['dealer', 'good', 'budget']);
 export type Tier = z.infer<typeof Tier>;
 
+/** Whether a part is new, renewed in exchange for the old one, or taken from another vehicle. */
+export const PartState = z.enum(['new', 'exchange', 'used']);
+export type PartState = z.infer<typeof PartState>;
+
+/** Who sends parts: how many days it takes, and until when an order goes out the same day. */
+export const Supplier = z.object({
+  id: word(LONGEST.supplier),
+  name: word(LONGEST.vehicleName),
+  days: z.number().min(0).max(1000),
+  /** HH:MM, local time; null where any time will do. */
+  orderUntil: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'is not a time; write HH:MM')
+    .nullable(),
+  phone: word(LONGEST.phone).nullable(),
+  note: z.string().max(LONGEST.note).nullable(),
+});
+export type Supplier = z.infer<typeof Supplier>;
+
 /** A line of vehicles the catalogue knows. */
 export const CatalogueVehicle = z.object({
   id: word(LONGEST.vehicleId),
@@ -107,6 +126,10 @@ export const CataloguePart = z.object({
   ohmsHigh: z.number().min(0).nullable().default(null).register(column, { heading: 'ohms', as: 'high' }),
   /** What the shop pays for it; null where the file does not say. Never shown to the customer. */
   costCents: cents().nullable().default(null).register(column, { heading: 'cost', as: 'money' }),
+  /** Who sends it: the id of a supplier; null where the file does not say. */
+  supplier: indexed(word(LONGEST.supplier).nullable().default(null)),
+  /** New, renewed in exchange for the old one, or used. */
+  state: PartState.default('new'),
   /** Deposit on the old part, paid back when it is brought in. */
   coreCents: cents().default(0).register(column, { heading: 'core', as: 'money' }),
 });
@@ -137,13 +160,20 @@ export const JobNote = z.object({
 });
 export type JobNote = z.infer<typeof JobNote>;
 
-/** What goes with a part of this class; on one vehicle when `vehicleId` is given, on all otherwise. */
+/**
+ * What goes with a part of this class, and why; on one vehicle when `vehicleId` is given, on all otherwise. `conditions` say
+ * when (`offers/companions.ts` knows the names); what is not known is taken to hold: better one bolt too many.
+ */
 export const CompanionRule = z.object({
   partClass: indexed(PartClass.clone()),
   vehicleId: z.string().nullable().register(column, { refersTo: 'vehicle', indexed: true }),
   companionNumber: word(LONGEST.partNumber).register(column, { refersTo: 'part' }),
   quantity: z.number().int().min(1).max(MOST_PIECES),
   why: word(LONGEST.why),
+  /** `seizure=likely; target=ring-on-hub|ring-on-shaft`. */
+  conditions: z.record(z.string(), word(LONGEST.attribute)).default({}),
+  /** One is enough for the whole order, however many parts it has: grease, cleaner, a voucher. */
+  oncePerOrder: z.boolean().default(false),
 });
 export type CompanionRule = z.infer<typeof CompanionRule>;
 

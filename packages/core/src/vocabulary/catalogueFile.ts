@@ -3,6 +3,7 @@ export const CATALOGUE_FILES = [
   'vehicles.csv',
   'sensing.csv',
   'fleet.csv',
+  'suppliers.csv',
   'parts.csv',
   'applications.csv',
   'jobs.csv',

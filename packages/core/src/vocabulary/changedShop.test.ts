@@ -14,6 +14,17 @@ test('only what is changed is changed; a number given null goes back to its defa
   expect(changedShop(shop, { overrides: {} })).toEqual(shop);
 });
 
+test('a way of the house is changed alone; one there is none of is refused', () => {
+  const soldered = changedShop(shop, { ways: { splice: 'solder' } });
+  expect(soldered.ways).toEqual({ ...shop.ways, splice: 'solder' });
+  expect(changedShop(soldered, { ways: { reach: 'steered' } }).ways).toEqual({
+    ...shop.ways,
+    splice: 'solder',
+    reach: 'steered',
+  });
+  expect(ShopChange.safeParse({ ways: { splice: 'glue' } }).success).toBe(false);
+});
+
 test('changes of different fields give the same in whichever order they come', () => {
   const one: ShopChange = { name: 'Quay', overrides: { 'labour.rate': 91 } };
   const other: ShopChange = { school: 'far-away', overrides: { 'tax.percent': null } };

@@ -64,12 +64,32 @@ export const Comparison = z.object({
   rival: z.string().nullable(),
   /** One sentence to say aloud. */
   sentence: z.string(),
-  /** For one who would do it alone: what that saves on the best way, and whether it is worth it by their own figure. */
+  /** Tax on parts and work, percent. */
+  taxPercent: z.number().min(0),
+  /** Days a quote made now holds. */
+  quoteDays: z.number().min(1),
+  /** Prices from elsewhere beside ours, with the same risks counted as on our best way. */
+  elsewhere: z.array(
+    z.object({
+      label: z.string(),
+      /** What is certain to be paid there, and with us for what is not in it. */
+      sure: money,
+      mean: money,
+      /** Above zero: dearer than our best way, on average. */
+      gap: money,
+      sentence: z.string(),
+    }),
+  ),
+  /**
+   * For one who would do it alone: what that saves on the best way in money spent, the hours it takes, and whether that is
+   * worth it by their own figure. Their hours are in that figure, so they are not charged beside it.
+   */
   ownWork: z
     .object({
       garage: money,
       own: money,
       saves: money,
+      hours: z.number().min(0),
       from: money,
       worthIt: z.boolean(),
       sentence: z.string(),

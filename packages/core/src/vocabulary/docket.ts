@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
 import { LONGEST, MOST_CENTS, MOST_PIECES } from './longest.ts';
-import { DOUBTS, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
+import { DOUBTS, OLD_SENSOR, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
+import { CoreBack, Elsewhere, Handed, Promised, Proof, Quote, Returned, Wish } from './sale.ts';
 import { TyreSizes, TyreSizeText } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -117,6 +118,10 @@ const DocketOptions = z
         coated: z.boolean().nullish(),
         soakedHours: z.number().min(0).max(1000).nullish(),
         chance: z.number().min(0).max(1).nullish(),
+        /** The old sensor is out already, or it snapped and the rest is still in its bore. */
+        old: z.enum(OLD_SENSOR).nullish(),
+        /** Where that is; null: at every wheel the docket speaks of. */
+        oldAt: WheelEnd.nullish(),
       })
       .nullish(),
     /** While the part is awaited: stand still, or drive with the lamp lit, which the customer decides. */
@@ -126,10 +131,12 @@ const DocketOptions = z
     message: `is longer than ${MOST_OPTIONS} characters of JSON; give only what this docket changes`,
   });
 
-const CustomerKind = z.enum(['garage', 'fleet', 'self']);
+export const CustomerKind = z.enum(['garage', 'fleet', 'self']);
 const Customer = z.object({
   name: text(LONGEST.customerName).nullish(),
   phone: text(LONGEST.phone).nullish(),
+  /** Firm, school, department. */
+  firm: text(LONGEST.customerName).nullish(),
   kind: CustomerKind.nullish(),
 });
 
@@ -154,6 +161,10 @@ export const OrderedLine = z.object({
   depositCents: cents,
   bin: text(LONGEST.bin).nullable(),
   why: text(LONGEST.why),
+  /** Where it is fitted; null for what serves the whole order. */
+  wheelEnd: WheelEnd.nullish(),
+  /** Goes along with a part. */
+  companion: z.boolean().nullish(),
 });
 export type OrderedLine = z.infer<typeof OrderedLine>;
 
@@ -183,6 +194,10 @@ export const ChosenOffer = z.preprocess(
     label: text(200).nullish(),
     parts: z.array(ChosenPart).max(6).nullish(),
     lines: z.array(OrderedLine).max(60).nullish(),
+    /** Day it was taken. */
+    on: z.iso.date().nullish(),
+    /** What would have gone along and was left out at the customer’s wish. */
+    skipped: z.array(OrderedLine).max(60).nullish(),
     priceCents: cents,
     allInMeanCents: cents,
     cures: z.number().min(0).max(1),
@@ -196,6 +211,8 @@ export const DeclinedOffer = z.object({
   label: text(200),
   allInMeanCents: cents,
   because: text(300),
+  /** Advised, and declined all the same: it is printed. */
+  advised: z.boolean().nullish(),
 });
 export type DeclinedOffer = z.infer<typeof DeclinedOffer>;
 
@@ -262,5 +279,19 @@ export const Docket = z.object({
   chosen: ChosenOffer.nullish(),
   declined: list(DeclinedOffer, 40),
   outcome: Outcome.nullish(),
+  handed: list(Handed, 120),
+  returned: list(Returned, 120),
+  /** Old parts that came in for their deposit. */
+  coresBack: list(CoreBack, 60),
+  promised: list(Promised, 60),
+  /** Every supplier and branch was asked: it is not to be had. */
+  askedEverywhere: z.boolean().nullish(),
+  quotes: list(Quote, 20),
+  elsewhere: list(Elsewhere, 10),
+  wishes: list(Wish, 20),
+  /** Day by which it must run. */
+  neededBy: z.iso.date().nullish(),
+  budgetCents: cents.nullish(),
+  proof: Proof.nullish(),
 });
 export type Docket = z.infer<typeof Docket>;

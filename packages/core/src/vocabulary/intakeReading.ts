@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { Check } from './check.ts';
-import { Doubt, DocketCode, DocketSymptom, DocketVehicle, HistoryEvent, Reader } from './docket.ts';
+import {
+  CustomerKind,
+  Doubt,
+  DocketCode,
+  DocketSymptom,
+  DocketVehicle,
+  HistoryEvent,
+  Reader,
+} from './docket.ts';
+import { Wish } from './sale.ts';
 import { TyreSizes } from './tyreSizes.ts';
 import { WheelEnd } from './wheelEnd.ts';
 import { PositionNeed } from './words.ts';
@@ -76,7 +85,17 @@ export const IntakeReading = z.object({
   /** What the customer wants, in the docket's words. */
   wants: z.array(z.string()).nullish(),
   codesCleared: z.boolean().nullish(),
-  customer: z.object({ name: z.string().nullish(), phone: z.string().nullish() }).nullish(),
+  customer: z
+    .object({
+      name: z.string().nullish(),
+      phone: z.string().nullish(),
+      firm: z.string().nullish(),
+      kind: CustomerKind.nullish(),
+    })
+    .nullish(),
+  budgetCents: z.number().int().nullish(),
+  neededBy: z.iso.date().nullish(),
+  wishes: z.array(Wish).nullish(),
   /** What was heard but cannot be placed or is doubtful, once each, with the words it came from. */
   asks: z.array(z.object({ about: z.string(), ask: z.string(), words: z.string() })).nullish(),
   /** Words of danger that became no fact; the docket keeps them and asks. */

@@ -16,6 +16,7 @@ export const LONGEST = {
   fleetNumber: 40,
   plate: 40,
   vin: 40,
+  supplier: 40,
   module: 80,
   code: 60,
   codeText: 400,

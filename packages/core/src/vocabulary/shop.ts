@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { School } from './docket.ts';
+import { HouseWayChange, HouseWays } from './houseWays.ts';
+import { LONGEST } from './longest.ts';
 import { Side } from './words.ts';
 
 const FIELDS = {
@@ -11,6 +13,8 @@ const FIELDS = {
   }),
   school: School,
   units: z.enum(['metric', 'imperial']),
+  /** What a customer calls with a result. */
+  phone: z.string().max(LONGEST.phone).nullable(),
 };
 
 /** What one shop sets for itself. `overrides` are its changes to the assumptions. */
@@ -20,13 +24,16 @@ export const ShopSettings = z.object({
   currency: FIELDS.currency.default('EUR'),
   school: FIELDS.school.default('test-first'),
   units: FIELDS.units.default('metric'),
+  phone: FIELDS.phone.default(null),
+  /** How it does what practitioners differ on. */
+  ways: HouseWays.prefault({}),
   overrides: z.record(z.string(), z.number()).default({}),
 });
 export type ShopSettings = z.infer<typeof ShopSettings>;
 
 /** A change of them: only what is changed. A number of judgement that is null goes back to its default. */
 export const ShopChange = z
-  .strictObject({ ...FIELDS, overrides: z.record(z.string(), z.number().nullable()) })
+  .strictObject({ ...FIELDS, ways: HouseWayChange, overrides: z.record(z.string(), z.number().nullable()) })
   .partial()
   .refine((change) => Object.keys(change).length > 0, { error: 'says nothing to change' });
 export type ShopChange = z.infer<typeof ShopChange>;

@@ -42,3 +42,6 @@ export const READERS = ['full', 'engine', 'none'] as const;
 export const DOUBTS = ['play', 'growl', 'pedal', 'heat', 'fluid'] as const;
 
 export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
+
+/** How the old sensor is, where it is not simply in its bore. */
+export const OLD_SENSOR = ['out', 'snapped'] as const;

@@ -46,6 +46,13 @@ export class Advising {
     this.shared = null;
   }
 
+  /** To be called when pieces on the shelf were put aside, let go or moved. */
+  shelfMoved(): void {
+    this.counted++;
+    this.kept.clear();
+    this.shared = null;
+  }
+
   /** Advice on a docket; `em` may be within a transaction. */
   advise(em: EntityManager, docket: Docket): Promise<Advice> {
     const key = createHash('sha1')

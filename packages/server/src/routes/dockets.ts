@@ -11,7 +11,12 @@ import type { Store } from '../store/openStore.ts';
 export const docketRoutes = ({ orm }: Store, advising: Advising): Router => {
   const router = new Router({ prefix: '/api' });
   const em = () => orm.em.fork();
-  const dockets = () => new DocketStore(em(), (within, docket) => advising.advise(within, docket));
+  const dockets = () =>
+    new DocketStore(
+      em(),
+      (within, docket) => advising.advise(within, docket),
+      () => advising.shelfMoved(),
+    );
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 
   router.get('/dockets', async (ctx) => {

@@ -17,7 +17,11 @@ const entityOf = <T>(table: CatalogueTable<T>) => {
   for (const { field, kept, nullable, otherwise, note } of table.columns) {
     const isKey = field === table.unique;
     const builder = BUILDERS[kept]();
-    const isPlain = typeof otherwise === 'number' || (kept === 'json' && otherwise !== undefined);
+    const isPlain =
+      typeof otherwise === 'number' ||
+      typeof otherwise === 'boolean' ||
+      (typeof otherwise === 'string' && !nullable) ||
+      (kept === 'json' && otherwise !== undefined);
     const value = kept === 'json' ? (Array.isArray(otherwise) ? '[]' : '{}') : otherwise;
     let made: unknown = builder;
     if (isKey) made = builder.primary();

@@ -5,6 +5,7 @@ import {
   emptySlice,
   FLEET,
   JOBS,
+  localDay,
   PARTS,
   SENSING,
   VEHICLES,
@@ -19,11 +20,11 @@ import {
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { catalogueRows, marks, rawRows } from './catalogueRows.ts';
+import { withFreePieces } from './shelfStore.ts';
 import { shopSettings } from './shopStore.ts';
 
 /** Today in the shop's own time zone, YYYY-MM-DD. */
-export const today = (now: Date = new Date()): string =>
-  `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
+export const today = (now: Date = new Date()): string => localDay(now);
 
 const vehiclesWhere = async (em: EntityManager, where: { id?: string }): Promise<CatalogueVehicle[]> => {
   const params = where.id ? [where.id] : [];
@@ -96,10 +97,11 @@ export const knowledgeFor = async (em: EntityManager, docket: Docket): Promise<K
           : catalogueRows(em, DICTIONARY))
       : [];
   return {
-    slice,
+    slice: { ...slice, parts: await withFreePieces(em, slice.parts, today(), docket) },
     dictionary,
     overrides: shop.overrides,
     school: shop.school,
+    ways: shop.ways,
     currency: shop.currency,
     today: today(),
   };

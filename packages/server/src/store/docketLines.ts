@@ -2,7 +2,8 @@ import type { Advice, Docket } from '@hardy/core';
 import type { DocketLine, DocketLines, DocketState, Figures } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { rawRows } from './catalogueRows.ts';
-import { linesOf, storedDocket } from './docketRows.ts';
+import { linesOf } from './docketRows.ts';
+import { docketOf } from './people.ts';
 import { DocketRow } from './entities.ts';
 
 /** Shorter words are no trigram: they are looked for among the newest dockets. */
@@ -12,14 +13,14 @@ const NEWEST = 2000;
 const MOST_COUNTED = 1000;
 
 /** Columns of a docket that words are looked for in. */
-const SEARCHED = ['vehicle_name', 'fleet_number', 'customer_name', 'headline'] as const;
+const SEARCHED = ['vehicle_name', 'fleet_number', 'customer_name', 'firm', 'plate', 'headline'] as const;
 
 /** Everything of a line but the document, which is read only where it is shown. */
-const LINE = `d.id, d.number, d.state, d.wheel_end, d.vehicle_name, d.fleet_number, d.customer_name, d.action, d.headline, d.outcome, d.created_at, d.updated_at, d.closed_at`;
+export const LINE = `d.id, d.number, d.state, d.wheel_end, d.vehicle_name, d.fleet_number, d.customer_name, d.action, d.headline, d.outcome, d.created_at, d.updated_at, d.closed_at`;
 
 const time = (value: unknown): string => new Date(Number(value)).toISOString();
 
-const lineOf = (row: Readonly<Record<string, unknown>>): DocketLine => ({
+export const lineOf = (row: Readonly<Record<string, unknown>>): DocketLine => ({
   id: String(row.id),
   number: Number(row.number),
   state: row.state as DocketState,
@@ -134,7 +135,7 @@ export const currentDocket = async (
   id: string,
 ): Promise<{ number: number; headline: string; docket: Docket } | null> => {
   const row = await em.findOne(DocketRow, { id, state: { $ne: 'closed' } });
-  return row && { number: row.number, headline: row.headline, docket: storedDocket(row.document) };
+  return row && { number: row.number, headline: row.headline, docket: await docketOf(em, row.document) };
 };
 
 /** Today's figures: from the start of the day that `now` is in, local time. */

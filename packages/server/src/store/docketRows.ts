@@ -1,4 +1,4 @@
-import { mendDocket, type Advice, type Docket } from '@hardy/core';
+import type { Advice, Docket } from '@hardy/core';
 import type { DocketState } from '@hardy/core/contract';
 
 const stateOf = (docket: Docket): DocketState =>
@@ -12,15 +12,15 @@ export const linesOf = (advice: Advice) => ({
   headline: advice.verdict.sentence,
 });
 
-/** The columns of a docket beside its number and its times. */
+/** The columns of a docket beside its number, its times and its document. */
 export const columnsOf = (docket: Docket, advice: Advice) => ({
   ...linesOf(advice),
   state: stateOf(docket),
   fleetNumber: docket.vehicle?.fleetNumber ?? null,
   customerName: docket.customer?.name ?? null,
+  phone: docket.customer?.phone ?? null,
+  firm: docket.customer?.firm ?? null,
+  plate: docket.vehicle?.plate ?? null,
+  parts: (docket.chosen?.lines ?? []).flatMap(({ partNumber }) => partNumber ?? []).join(' ') || null,
   outcome: docket.outcome?.result ?? null,
-  document: JSON.stringify(docket),
 });
-
-/** A document as it was stored, by whatever version: what is refused today is kept in its words. */
-export const storedDocket = (document: string): Docket => mendDocket(JSON.parse(document));

@@ -1,10 +1,24 @@
-import { BadInput, mergeThree, parseDocket, type Advice, type Docket, type MergeClash } from '@hardy/core';
+import {
+  assumptionsWith,
+  BadInput,
+  isSame,
+  mergeThree,
+  parseDocket,
+  type Advice,
+  type Docket,
+  type MergeClash,
+} from '@hardy/core';
 import type { ChangeLine, DocketState, DocketView } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import { notFound, problem } from '../problem.ts';
-import { columnsOf, storedDocket } from './docketRows.ts';
-import { ChangeRow, DocketRow } from './entities.ts';
+import { columnsOf } from './docketRows.ts';
+import { today } from './catalogueStore.ts';
+import { POINTER } from './cataloguePointer.ts';
+import { ChangeRow, DocketRow, GivenAdviceRow, SettingRow } from './entities.ts';
+import { docketOf, documentOf } from './people.ts';
+import { orderOf, settleDocket, type ShelfDay } from './shelfStore.ts';
+import { shopSettings } from './shopStore.ts';
 
 const EDITS = { kind: { $in: ['create', 'edit'] } };
 /** A change meets another in between: it is put on top of that one, so many times. */
@@ -42,6 +56,8 @@ export class DocketStore {
   constructor(
     private readonly em: EntityManager,
     private readonly adviser: Adviser,
+    /** Told when pieces on the shelf were put aside, let go or moved: what is advised elsewhere may change. */
+    private readonly shelfMoved: () => void = () => undefined,
   ) {}
 
   /** Opens a docket; one whose id is known already is given as it is. */
@@ -50,6 +66,7 @@ export class DocketStore {
     if (known) return this.view(known);
     const advice = await this.adviser(this.em, docket);
     let twin: DocketRow | null = null;
+    let moved = false;
     const row = await this.em.transactional(async (tx) => {
       twin = id ? await tx.findOne(DocketRow, { id }) : null;
       if (twin) return twin;
@@ -67,7 +84,9 @@ export class DocketStore {
         updatedAt: at,
         closedAt: null,
         ...columnsOf(docket, advice),
+        ...(await documentOf(tx, docket)),
       });
+      moved = await settleDocket(tx, made.id, docket, await this.day(tx), at, true);
       tx.create(ChangeRow, {
         docketId: made.id,
         version: 1,
@@ -81,12 +100,13 @@ export class DocketStore {
       await tx.flush();
       return made;
     });
+    if (moved) this.shelfMoved();
     return twin ? this.view(row) : this.view(row, advice);
   }
 
   /** The docket’s document alone, without advice. */
   async read(id: string): Promise<Docket> {
-    return storedDocket((await this.load(id)).document);
+    return docketOf(this.em, (await this.load(id)).document);
   }
 
   async get(id: string): Promise<DocketView> {
@@ -110,7 +130,7 @@ export class DocketStore {
   /** Changes a docket as it stands, whatever its version: words that are heard on it. */
   hear(id: string, heard: (docket: Docket) => Promise<Docket>, change: Change): Promise<DocketView> {
     return this.write(id, change, async (row) => ({
-      docket: await heard(storedDocket(row.document)),
+      docket: await heard(await docketOf(this.em, row.document)),
       kind: 'edit',
       label: change.label,
       content: null,
@@ -129,7 +149,7 @@ export class DocketStore {
     changeId?: string | null,
   ): Promise<DocketView> {
     return this.write(id, { label: '', changeId }, async (row) => {
-      if (row.version !== version) throw this.changedMeanwhile(row, version, null, []);
+      if (row.version !== version) throw await this.changedMeanwhile(row, version, null, []);
       const current = await this.em.findOne(ChangeRow, { docketId: id, version: row.content });
       const target =
         direction === 'undo'
@@ -150,7 +170,7 @@ export class DocketStore {
           direction === 'undo' ? 'this is how the docket was opened' : 'nothing was undone',
         );
       return {
-        docket: storedDocket(target.document),
+        docket: await docketOf(this.em, target.document),
         kind: direction,
         label: direction === 'undo' ? `undone: ${current?.label ?? ''}` : `done again: ${target.label}`,
         content: target.version,
@@ -174,6 +194,30 @@ export class DocketStore {
     }));
   }
 
+  /** The day it is, and how long what was taken is put aside. */
+  private async day(em: EntityManager): Promise<ShelfDay> {
+    const a = assumptionsWith((await shopSettings(em)).overrides);
+    return {
+      today: today(),
+      keptDays: a.get('quote.days'),
+      restockingPercent: a.get('return.restocking'),
+    };
+  }
+
+  /** Keeps the advice as it stands when something is taken, with the numbers it was given under. */
+  private async giveAdvice(tx: EntityManager, docketId: string, version: number, advice: Advice, at: Date) {
+    const { overrides, school } = await shopSettings(tx);
+    const pointer = await tx.findOne(SettingRow, { key: POINTER });
+    await tx.insert(GivenAdviceRow, {
+      docketId,
+      version,
+      at,
+      advice: JSON.stringify(advice),
+      settings: JSON.stringify({ overrides, school }),
+      catalogue: pointer?.value ?? null,
+    });
+  }
+
   private async load(id: string): Promise<DocketRow> {
     const row = await this.em.findOne(DocketRow, { id }, { refresh: true });
     if (!row) throw notFound(`docket ${id}`);
@@ -181,7 +225,7 @@ export class DocketStore {
   }
 
   private async view(row: DocketRow, advice?: Advice): Promise<DocketView> {
-    const docket = storedDocket(row.document);
+    const docket = await docketOf(this.em, row.document);
     const current = await this.em.findOne(ChangeRow, { docketId: row.id, version: row.content });
     const child = await this.em.count(ChangeRow, { docketId: row.id, parent: row.content, ...EDITS });
     return {
@@ -196,10 +240,11 @@ export class DocketStore {
       canRedo: child > 0,
       docket,
       advice: advice ?? (await this.adviser(this.em, docket)),
+      order: await orderOf(this.em, row.id, docket, await this.day(this.em)),
     };
   }
 
-  private changedMeanwhile(
+  private async changedMeanwhile(
     row: DocketRow,
     version: number,
     merged: Docket | null,
@@ -212,7 +257,7 @@ export class DocketStore {
       {
         yourVersion: version,
         theirVersion: row.version,
-        theirs: storedDocket(row.document),
+        theirs: await docketOf(this.em, row.document),
         merged,
         clashes,
       },
@@ -230,14 +275,14 @@ export class DocketStore {
         {
           yourVersion: version,
           theirVersion: row.version,
-          theirs: storedDocket(row.document),
+          theirs: await docketOf(this.em, row.document),
           merged: null,
           clashes: [],
         },
       );
-    const theirs = storedDocket(row.document);
-    const { merged, clashes } = mergeThree(storedDocket(base.document), yours, theirs);
-    if (clashes.length > 0) throw this.changedMeanwhile(row, version, merged, clashes);
+    const theirs = await docketOf(this.em, row.document);
+    const { merged, clashes } = mergeThree(await docketOf(this.em, base.document), yours, theirs);
+    if (clashes.length > 0) throw await this.changedMeanwhile(row, version, merged, clashes);
     try {
       return parseDocket(merged);
     } catch (error) {
@@ -246,7 +291,7 @@ export class DocketStore {
       const field = /^\w+/.exec(error.path)?.[0] as keyof Docket | undefined;
       if (!field) throw error;
       const clash = { place: [field], theirs: theirs[field], yours: yours[field] };
-      throw this.changedMeanwhile(row, version, { ...merged, [field]: theirs[field] }, [clash]);
+      throw await this.changedMeanwhile(row, version, { ...merged, [field]: theirs[field] }, [clash]);
     }
   }
 
@@ -262,6 +307,8 @@ export class DocketStore {
       const step = await made(row);
       const advice = await this.adviser(this.em, step.docket);
       const { version } = row;
+      const { chosen } = await docketOf(this.em, row.document);
+      let moved = false;
       const written = await this.em.transactional(async (tx) => {
         const now = await tx.findOne(DocketRow, { id }, { refresh: true });
         if (now?.version !== version) return false;
@@ -269,6 +316,7 @@ export class DocketStore {
         const content = step.content ?? next;
         tx.assign(now, {
           ...columnsOf(step.docket, advice),
+          ...(await documentOf(tx, step.docket)),
           version: next,
           content,
           updatedAt: at,
@@ -285,9 +333,13 @@ export class DocketStore {
           document: now.document,
           at,
         });
+        if (step.docket.chosen && !isSame(step.docket.chosen, chosen))
+          await this.giveAdvice(tx, id, next, advice, at);
         await tx.flush();
+        moved = await settleDocket(tx, id, step.docket, await this.day(tx), at);
         return true;
       });
+      if (written && moved) this.shelfMoved();
       if (written) return this.view(await this.load(id), advice);
     }
     throw problem(503, 'Busy', 'others change this docket at the same time; try again in a moment');

@@ -15,7 +15,14 @@ export const DocketRow = defineEntity({
     wheelEnd: p.string().nullable().index(),
     vehicleName: p.string().nullable(),
     fleetNumber: p.string().nullable().index(),
+    /** Who the customer is, by number; the other three are for lists and for searching. */
+    personId: p.integer().nullable().index(),
     customerName: p.string().nullable(),
+    phone: p.string().nullable(),
+    firm: p.string().nullable(),
+    plate: p.string().nullable().index(),
+    /** Numbers of the parts taken. */
+    parts: p.text().nullable(),
     action: p.string(),
     headline: p.text(),
     outcome: p.string().nullable().index(),
@@ -32,6 +39,12 @@ export const ChangeRow = defineEntity({
   name: 'ChangeRow',
   tableName: 'docket_change',
   uniques: [{ properties: ['docketId', 'version'] }],
+  indexes: [
+    {
+      name: 'docket_change_person',
+      expression: `create index "docket_change_person" on "docket_change" (json_extract("document", '$.customer.person'))`,
+    },
+  ],
   properties: {
     id: p.integer().primary().autoincrement(),
     docketId: p.string().index(),
@@ -68,5 +81,146 @@ export const ShopChangeRow = defineEntity({
   },
 });
 
+/** Who a customer is, as some docket said it; erased on request. */
+export const PersonRow = defineEntity({
+  name: 'PersonRow',
+  tableName: 'person',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    name: p.string().nullable(),
+    phone: p.string().nullable(),
+    firm: p.string().nullable(),
+    /** As they are compared. */
+    nameKey: p.string().nullable().index(),
+    phoneKey: p.string().nullable().index(),
+    erasedAt: p.datetime().nullable(),
+  },
+});
+export type PersonRow = InferEntity<typeof PersonRow>;
+
+/** That something was erased, and how much; not whose. Rows are only ever added. */
+export const ErasureRow = defineEntity({
+  name: 'ErasureRow',
+  tableName: 'erasure',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    at: p.datetime(),
+    dockets: p.integer(),
+    changes: p.integer(),
+  },
+});
+
+/** Pieces of a part on the shelf since the catalogue’s count; another count begins anew. */
+export const LevelRow = defineEntity({
+  name: 'LevelRow',
+  tableName: 'shelf_level',
+  properties: { partNumber: p.string().primary(), counted: p.integer(), onHand: p.integer() },
+});
+
+/** What a docket has to do with a part. */
+export const ClaimRow = defineEntity({
+  name: 'ClaimRow',
+  tableName: 'shelf_claim',
+  uniques: [{ properties: ['partNumber', 'docketId'] }],
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    partNumber: p.string(),
+    docketId: p.string().index(),
+    since: p.integer(),
+    wanted: p.integer(),
+    handed: p.integer(),
+    returned: p.integer(),
+    opened: p.integer(),
+    reserved: p.integer(),
+    until: p.string().nullable(),
+  },
+});
+
+/** One movement of pieces. Rows are only ever added. */
+export const MoveRow = defineEntity({
+  name: 'MoveRow',
+  tableName: 'shelf_move',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    partNumber: p.string().index(),
+    docketId: p.string().nullable(),
+    kind: p.string(),
+    quantity: p.integer(),
+    change: p.integer(),
+    onHand: p.integer(),
+    at: p.datetime(),
+  },
+});
+
+/** What a supplier was asked for. */
+export const SupplierOrderRow = defineEntity({
+  name: 'SupplierOrderRow',
+  tableName: 'supplier_order',
+  properties: {
+    id: p.string().primary(),
+    number: p.integer().unique(),
+    supplier: p.string(),
+    state: p.string().index(),
+    sentAt: p.datetime(),
+  },
+});
+export type SupplierOrderRow = InferEntity<typeof SupplierOrderRow>;
+
+export const SupplierLineRow = defineEntity({
+  name: 'SupplierLineRow',
+  tableName: 'supplier_order_line',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    orderId: p.string().index(),
+    docketId: p.string().index(),
+    partNumber: p.string(),
+    description: p.string(),
+    quantity: p.integer(),
+    confirmed: p.integer().nullable(),
+    promised: p.string().nullable(),
+    promisedBy: p.string().nullable(),
+    received: p.integer(),
+    /** No more of it is coming. */
+    closed: p.boolean(),
+  },
+});
+export type SupplierLineRow = InferEntity<typeof SupplierLineRow>;
+
+/** Something came in from a supplier: by its name, so that one sent twice is booked once. */
+export const ReceiptRow = defineEntity({
+  name: 'ReceiptRow',
+  tableName: 'supplier_receipt',
+  properties: { id: p.string().primary(), orderId: p.string().index(), at: p.datetime() },
+});
+
+/** The advice as it stood when something was taken, with the numbers it was given under. Rows are only ever added. */
+export const GivenAdviceRow = defineEntity({
+  name: 'GivenAdviceRow',
+  tableName: 'given_advice',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    docketId: p.string().index(),
+    version: p.integer(),
+    at: p.datetime(),
+    advice: p.text(),
+    settings: p.text(),
+    catalogue: p.string().nullable(),
+  },
+});
+
 /** The database’s own; the catalogue has a file and entities of its own. */
-export const ENTITIES = [DocketRow, ChangeRow, SettingRow, ShopChangeRow];
+export const ENTITIES = [
+  DocketRow,
+  ChangeRow,
+  SettingRow,
+  ShopChangeRow,
+  LevelRow,
+  ClaimRow,
+  MoveRow,
+  SupplierOrderRow,
+  SupplierLineRow,
+  ReceiptRow,
+  GivenAdviceRow,
+  PersonRow,
+  ErasureRow,
+];

@@ -24,6 +24,8 @@ const setUp = (connection: Database, file: string): void => {
   connection.pragma('synchronous = FULL');
   connection.pragma('foreign_keys = ON');
   connection.pragma('busy_timeout = 5000');
+  // What is erased on request is overwritten in the file.
+  connection.pragma('secure_delete = ON');
   // What replaces a row deletes it: the triggers that keep history for good are asked then too.
   connection.pragma('recursive_triggers = ON');
   // A catalogue of a million rows is read all over: pages in memory and mapped, not fetched each time.

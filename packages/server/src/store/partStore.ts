@@ -15,6 +15,8 @@ import type { PartView } from '@hardy/core/contract';
 import Fuse from 'fuse.js';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { catalogueRows, marks } from './catalogueRows.ts';
+import { today } from './catalogueStore.ts';
+import { withFreePieces } from './shelfStore.ts';
 import { shopSettings } from './shopStore.ts';
 
 const MOST_FOUND = 30;
@@ -25,7 +27,8 @@ const quoted = (text: string): string => `"${text.replace(/"/g, '""')}"`;
 
 const byNumbers = async (em: EntityManager, numbers: readonly string[]): Promise<CataloguePart[]> => {
   const parts = await catalogueRows(em, PARTS, `where number in (${marks(numbers)})`, numbers);
-  const known = new Map(parts.map((part) => [part.number, part]));
+  const free = await withFreePieces(em, parts, today());
+  const known = new Map(free.map((part) => [part.number, part]));
   return numbers.flatMap((number) => known.get(number) ?? []);
 };
 

@@ -19,6 +19,8 @@ const moveOut = async (database: string, inUse: CatalogueInUse): Promise<void> =
       const columns = (connection.pragma(`old.table_info("${table}")`) as Array<{ name: string }>)
         .map(({ name }) => `"${name}"`)
         .join(', ');
+      // A table that version did not have yet.
+      if (!columns) continue;
       connection
         .prepare(`insert into main."${table}" (${columns}) select ${columns} from old."${table}"`)
         .run();
@@ -29,7 +31,7 @@ const moveOut = async (database: string, inUse: CatalogueInUse): Promise<void> =
   seal(to);
   await inUse.change(to, async (tx) => {
     for (const table of ['part_search', ...CATALOGUE_TABLE_NAMES])
-      await rawRun(tx, `drop table main."${table}"`);
+      await rawRun(tx, `drop table if exists main."${table}"`);
   });
 };
 

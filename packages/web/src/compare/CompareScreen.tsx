@@ -10,6 +10,7 @@ import { money } from '../format.ts';
 import { useDocket } from '../state/useDocket.ts';
 import { CostLegend } from './CostBars.tsx';
 import { DialPanel } from './DialPanel.tsx';
+import { ElsewherePanel } from './ElsewherePanel.tsx';
 import { JobFacts } from './JobFacts.tsx';
 import { TakeWayDialog } from './TakeWayDialog.tsx';
 import { Tornado } from './Tornado.tsx';
@@ -36,6 +37,7 @@ export function CompareScreen() {
   const edit = (label: string, how: (d: Docket) => Docket) => void change(label, how);
   useKeys({
     b: () => void navigate(`/docket/${id}`),
+    q: () => void navigate(`/docket/${id}/quote`),
     y: () => setTrade(!trade),
     p: () => void navigate(`/docket/${id}/ways`),
   });
@@ -65,6 +67,9 @@ export function CompareScreen() {
           <span className="docket-tools">
             <Button aria-pressed={trade} onClick={() => setTrade(!trade)}>
               {trade ? 'Customer\u2019s view' : 'Trade view'} <kbd>y</kbd>
+            </Button>
+            <Button component={Link} to={`/docket/${id}/quote`}>
+              Quote <kbd>q</kbd>
             </Button>
             <Button component={Link} to={`/docket/${id}/ways`}>
               Page for the customer <kbd>p</kbd>
@@ -105,6 +110,7 @@ export function CompareScreen() {
                   />
                 </div>
                 <CostLegend />
+                <ElsewherePanel docketId={id} comparison={comparison} change={edit} />
                 {ways.length > likely.length && (
                   <Button variant="text" onClick={() => setAll(!all)}>
                     {all ? 'only the likely ones' : `all ${ways.length} ways`}

@@ -12,6 +12,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
+import { today } from '../today.ts';
 import { useDraft } from '../desk/useDraft.ts';
 import { money } from '../format.ts';
 
@@ -54,11 +55,15 @@ function TakeWay({ way, comparison, shown, onClose, onTake }: Props & { way: Com
       : `not wanted, though ${money(-gap, comparison.currency)} cheaper on average`;
   };
   const take = () => {
-    const chosen = takeWay(way);
+    const chosen = takeWay(way, today());
     if (chosen)
       onTake(
         chosen,
-        others.map((other) => declineWay(other, (reasons[other.id] ?? '').trim() || usual(other))),
+        others.map((other) => {
+          const said = (reasons[other.id] ?? '').trim();
+          // What was advised, or what the counter has a reason for, is printed.
+          return declineWay(other, said || usual(other), said !== '' || other.id === comparison.ways[0]?.id);
+        }),
       );
   };
   return (

@@ -6,6 +6,8 @@ import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiProblem, call, problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
+import { docketOfCode } from '../docket/docketCode.ts';
+import { pathOfDocket } from '../state/pathOfDocket.ts';
 import { keepDraft, readDraft } from '../desk/useDraft.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { useCounter } from '../state/useCounter.ts';
@@ -62,6 +64,12 @@ export function CounterScreen() {
   }, []);
   const open = async (said: string) => {
     if (opening.current === said) return;
+    const sheet = docketOfCode(said);
+    if (sheet !== null) {
+      taken(said);
+      await navigate(await pathOfDocket(sheet));
+      return;
+    }
     opening.current = said;
     setError(null);
     const sent = readDraft<{ said: string; id: string }>(OPENING);

@@ -1,6 +1,9 @@
 import { isEan13 } from '@hardy/core/words';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
+import { SCANNED } from './scanned.ts';
+import { docketOfCode } from '../docket/docketCode.ts';
+import { pathOfDocket } from '../state/pathOfDocket.ts';
 import { useCounter } from '../state/useCounter.ts';
 
 /**
@@ -27,7 +30,7 @@ const takeBack = (code: string): void => {
 };
 
 /**
- * Scanning anywhere finds the part: a wedge is a keyboard that types a code at once and ends with Enter. What fingers
+ * Scanning anywhere finds the part, or opens the docket of a sheet: a wedge is a keyboard that types a code at once and ends with Enter. What fingers
  * type is not taken for one, unless it is a whole barcode with a right check digit and nothing else in the field: that
  * is a code read off by eye, or a wedge held up by a busy computer. A character no barcode has ends the code.
  */
@@ -54,7 +57,10 @@ export const useScanner = (): void => {
         event.stopPropagation();
         if (typedInto) takeOut(typedInto, scanned);
         else takeBack(scanned);
-        void navigate(`/shelf?q=${encodeURIComponent(scanned)}`);
+        window.dispatchEvent(new Event(SCANNED));
+        const docket = docketOfCode(scanned);
+        if (docket === null) void navigate(`/shelf?q=${encodeURIComponent(scanned)}`);
+        else void pathOfDocket(docket).then((path) => navigate(path));
         return;
       }
       if (event.key.length !== 1) return;

@@ -5,6 +5,7 @@ import { useCounter } from '../state/useCounter.ts';
 import { Burst, TOGETHER_MS } from './burst.ts';
 import { commandFor } from './commands.ts';
 import { isDialogOpen } from './dialogs.ts';
+import { SCANNED } from './scanned.ts';
 
 const FIELD =
   'input:not([type=button]):not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable="true"], [role=combobox]';
@@ -136,10 +137,12 @@ export const useTyping = (): void => {
     window.addEventListener('keydown', pressed);
     window.addEventListener('paste', pasted);
     window.addEventListener('pointerdown', ended, true);
+    window.addEventListener(SCANNED, ended);
     return () => {
       window.removeEventListener('keydown', pressed);
       window.removeEventListener('paste', pasted);
       window.removeEventListener('pointerdown', ended, true);
+      window.removeEventListener(SCANNED, ended);
       clearTimeout(leave);
     };
   }, []);

@@ -1,8 +1,12 @@
 import {
   CHECK_IN_WORDS,
   CHECK_RESULTS,
+  addToOrder,
+  bringBack,
   checkWithResult,
+  handOver,
   PART_IN_WORDS,
+  readyPieces,
   takeOffer,
   wheelEndInWords,
   type Check,
@@ -23,6 +27,7 @@ import { useKeys } from '../desk/useKeys.ts';
 import { age } from '../format.ts';
 import { useCounter } from '../state/useCounter.ts';
 import { useDocket } from '../state/useDocket.ts';
+import { today } from '../today.ts';
 import { AddCheckDialog } from './AddCheckDialog.tsx';
 import { ArithmeticDialog } from './ArithmeticDialog.tsx';
 import { answerQuestion } from './answerQuestion.ts';
@@ -97,14 +102,22 @@ export function DocketScreen() {
     if (asked) {
       const given = asked.answers[n - 1];
       if (given) answer(asked.about, given.value);
-    } else if (nextCheck) {
+    } else if (nextCheck && !docket?.chosen) {
       const result = CHECK_RESULTS[nextCheck][n - 1];
       if (result) found(nextCheck, result);
       else if (CHECK_RESULTS[nextCheck].length === 0 && n === 1) setAdding({ first: nextCheck });
     }
   };
   const choose = (offer: Offer) =>
-    edit(`${PART_IN_WORDS[offer.part]} taken`, (d) => ({ ...d, chosen: takeOffer(offer), declined: null }));
+    edit(`${PART_IN_WORDS[offer.part]} taken`, (d) =>
+      d.chosen
+        ? { ...d, chosen: addToOrder(d.chosen, takeOffer(offer, today())) }
+        : { ...d, chosen: takeOffer(offer, today()), declined: null },
+    );
+  const leave = () => {
+    const order = view?.order;
+    if (order && readyPieces(order).length > 0) edit('handed over', (d) => handOver(d, order, today()));
+  };
   const saveOutcome = (outcome: Outcome | null) => {
     setClosing(false);
     edit(outcome ? `closed: ${outcome.result}` : 'opened again', (d) => ({ ...d, outcome }));
@@ -115,7 +128,9 @@ export function DocketScreen() {
     c: () => setAdding({ first: null }),
     f: () => setSumming(true),
     o: () => firstOffer.current?.focus(),
+    h: leave,
     p: () => void navigate(`/docket/${id}/sheet`),
+    q: () => void navigate(`/docket/${id}/quote`),
     t: () => void navigate(`/docket/${id}/trace`),
     w: () => void navigate(`/docket/${id}/compare`),
     x: () => setClosing(true),
@@ -211,7 +226,7 @@ export function DocketScreen() {
                   </Button>
                 </span>
               </div>
-              <VerdictBand advice={advice} docket={docket} />
+              <VerdictBand advice={advice} docket={docket} order={view.order} />
               <div className="zones">
                 <FactsPanel
                   id={id}
@@ -238,12 +253,14 @@ export function DocketScreen() {
                       onAnswer={(value) => answer(asked.about, value)}
                     />
                   )}
-                  <NextStep
-                    advice={advice}
-                    numbered={!asked}
-                    onResult={found}
-                    onMeasure={(check) => setAdding({ first: check })}
-                  />
+                  {!docket.chosen && (
+                    <NextStep
+                      advice={advice}
+                      numbered={!asked}
+                      onResult={found}
+                      onMeasure={(check) => setAdding({ first: check })}
+                    />
+                  )}
                   <PlanPanel
                     advice={advice}
                     school={docket.options?.school ?? null}
@@ -270,16 +287,25 @@ export function DocketScreen() {
                       id={id}
                       docket={docket}
                       advice={advice}
+                      order={view.order}
+                      change={edit}
+                      onChange={(label, chosen) => edit(label, (d) => ({ ...d, chosen }))}
+                      onHandOver={leave}
+                      onBack={(partNumber, how) =>
+                        edit(`${partNumber} came back`, (d) => bringBack(d, partNumber, how, today()))
+                      }
                       onPutBack={() =>
                         edit('offer put back', (d) => ({ ...d, chosen: null, declined: null }))
                       }
                       onClose={() => setClosing(true)}
                     />
-                  ) : (
+                  ) : null}
+                  {!docket.outcome && (
                     <OffersPanel
                       advice={advice}
                       id={id}
                       vehicleId={docket.vehicle?.catalogueId ?? null}
+                      taken={docket.chosen ?? null}
                       first={firstOffer}
                       onChoose={choose}
                     />

@@ -1,6 +1,9 @@
 import {
   LONGEST,
+  OLD_SENSOR,
   SYMPTOM_IN_WORDS,
+  centsFrom,
+  centsInWords,
   isThere,
   symptomOf,
   wheelEndInWords,
@@ -13,11 +16,14 @@ import { Link } from 'react-router';
 import { CheckList } from './CheckList.tsx';
 import { CodeList } from './CodeList.tsx';
 import { CUSTOMER_KINDS } from './customerKinds.ts';
+import { EarlierPanel } from './EarlierPanel.tsx';
 import { EditableField } from './EditableField.tsx';
 import { Fact } from './Fact.tsx';
 import { without, type Change } from './factEdits.ts';
 import { HistoryList } from './HistoryList.tsx';
 import { KnownFirst } from './KnownFirst.tsx';
+import { WishList } from './WishList.tsx';
+import { isDay } from './isDay.ts';
 import { numberWithin } from './numberWithin.ts';
 
 interface Props {
@@ -49,7 +55,7 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
   };
   const setVehicle = (key: string, label: string) => (value: string | null) =>
     change(label, (d) => ({ ...d, vehicle: { ...d.vehicle, [key]: value } }));
-  const setCustomer = (key: 'name' | 'phone' | 'kind', label: string) => (value: string | null) =>
+  const setCustomer = (key: 'name' | 'phone' | 'firm' | 'kind', label: string) => (value: string | null) =>
     change(label, (d) => ({ ...d, customer: { ...d.customer, [key]: value } }));
   const leftOver = docket.leftOver ?? [];
   const lists = { docket, advice, change, said };
@@ -115,6 +121,24 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
             onChange={setVehicle('knuckle', 'knuckle metal')}
           />
           <EditableField
+            label="Old sensor"
+            value={docket.options?.seizure?.old}
+            options={OLD_SENSOR}
+            onChange={(value) =>
+              change('how the old sensor is', (d) => ({
+                ...d,
+                options: {
+                  ...d.options,
+                  seizure: {
+                    ...d.options?.seizure,
+                    old: value as (typeof OLD_SENSOR)[number] | null,
+                    oldAt: value === null ? null : advice.wheelEnd,
+                  },
+                },
+              }))
+            }
+          />
+          <EditableField
             label="Steering"
             value={vehicle.steeringSide ?? advice.vehicle.steeringSide}
             options={['left', 'right']}
@@ -144,12 +168,47 @@ export function FactsPanel({ id, docket, advice, change, onAddCheck }: Props) {
             onChange={setCustomer('phone', 'phone number')}
           />
           <EditableField
+            label="Firm"
+            longest={LONGEST.customerName}
+            value={docket.customer?.firm}
+            onChange={setCustomer('firm', 'firm named')}
+          />
+          <EditableField
             label="Pays as"
             value={docket.customer?.kind}
             options={CUSTOMER_KINDS}
             onChange={setCustomer('kind', 'kind of customer')}
           />
+          <EditableField
+            label="Needed by"
+            value={docket.neededBy}
+            placeholder="YYYY-MM-DD"
+            problemWith={(text) => (isDay(text) ? null : 'write the day as YYYY-MM-DD')}
+            onChange={(value) => change('needed by', (d) => ({ ...d, neededBy: value }))}
+          />
+          <EditableField
+            label="May cost"
+            value={docket.budgetCents == null ? null : centsInWords(docket.budgetCents)}
+            placeholder="120.00"
+            problemWith={(text) => (centsFrom(text) === null ? 'write a price such as 120.00' : null)}
+            onChange={(value) =>
+              change('budget', (d) => ({ ...d, budgetCents: value === null ? null : centsFrom(value) }))
+            }
+          />
+          <EditableField
+            label="Asked all"
+            value={docket.askedEverywhere == null ? null : docket.askedEverywhere ? 'yes' : 'no'}
+            options={['yes', 'no']}
+            onChange={(value) =>
+              change('asked everywhere', (d) => ({
+                ...d,
+                askedEverywhere: value === null ? null : value === 'yes',
+              }))
+            }
+          />
         </KnownFirst>
+        <WishList docket={docket} change={change} />
+        <EarlierPanel id={id} docket={docket} change={change} />
       </Section>
       <Section title="Codes">
         <CodeList {...lists} />

@@ -1,4 +1,11 @@
-import { PART_IN_WORDS, wheelEndInWords, type Advice, type Offer } from '@hardy/core/words';
+import {
+  PART_IN_WORDS,
+  partsOf as partsTaken,
+  wheelEndInWords,
+  type Advice,
+  type ChosenOffer,
+  type Offer,
+} from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { useState, type KeyboardEvent, type RefObject } from 'react';
 import { Link } from 'react-router';
@@ -10,6 +17,8 @@ interface Props {
   advice: Advice;
   /** The vehicle’s place in the catalogue, when it has one. */
   vehicleId: string | null;
+  /** What was taken already: an offer is added to it. */
+  taken: ChosenOffer | null;
   first: RefObject<HTMLButtonElement | null>;
   onChoose: (offer: Offer) => void;
 }
@@ -47,6 +56,7 @@ function OfferCard({
   advice,
   most,
   best,
+  adds,
   button,
   onChoose,
 }: {
@@ -54,6 +64,8 @@ function OfferCard({
   advice: Advice;
   most: number;
   best: boolean;
+  /** It is added to what was taken. */
+  adds: boolean;
   button?: RefObject<HTMLButtonElement | null>;
   onChoose: () => void;
 }) {
@@ -98,11 +110,11 @@ function OfferCard({
           <Button
             ref={button}
             onClick={onChoose}
-            variant={verdict ? 'contained' : 'outlined'}
+            variant={verdict && !adds ? 'contained' : 'outlined'}
             className="offer-take"
-            aria-label={`Take the ${partsOf(offer)} ${place}`}
+            aria-label={`${adds ? 'Add' : 'Take'} the ${partsOf(offer)} ${place}`}
           >
-            Take
+            {adds ? 'Add' : 'Take'}
           </Button>
         </div>
         <p className="offer-why">
@@ -122,6 +134,14 @@ function OfferCard({
   );
 }
 
+/** Whether all parts of an offer are on the order. */
+const isTaken = (offer: Offer, taken: ChosenOffer | null): boolean => {
+  const parts = taken ? partsTaken(taken) : [];
+  return [offer.part, ...offer.with].every((part) =>
+    parts.some((each) => each.part === part && each.wheelEnd === offer.wheelEnd),
+  );
+};
+
 const walk = (event: KeyboardEvent<HTMLElement>): void => {
   const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
   if (!step) return;
@@ -136,12 +156,14 @@ const walk = (event: KeyboardEvent<HTMLElement>): void => {
 };
 
 /** Offers side by side on one money scale. */
-export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
+export function OffersPanel({ id, advice, vehicleId, taken, first, onChoose }: Props) {
   const [all, setAll] = useState(false);
-  const likely = advice.offers.filter((offer) => !offer.folded);
-  const rest = advice.offers.length - likely.length;
-  const shown = all ? advice.offers : likely;
+  const offers = advice.offers.filter((offer) => !isTaken(offer, taken));
+  const likely = offers.filter((offer) => !offer.folded);
+  const rest = offers.length - likely.length;
+  const shown = all ? offers : likely;
   const most = Math.max(1, ...shown.map((offer) => offer.allIn.p90));
+  if (taken && offers.length === 0) return null;
   if (advice.offers.length === 0)
     return (
       <section aria-label="Offers">
@@ -155,7 +177,7 @@ export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
   return (
     <section aria-label="Offers">
       <div className="row-head">
-        <h2 className="kicker">Offers, all-in cost</h2>
+        <h2 className="kicker">{taken ? 'Add to the order' : 'Offers, all-in cost'}</h2>
         <span className="soft scale-end">
           0 to {money(most, advice.currency)} <kbd>o</kbd>
         </span>
@@ -167,7 +189,8 @@ export function OffersPanel({ id, advice, vehicleId, first, onChoose }: Props) {
             offer={offer}
             advice={advice}
             most={most}
-            best={i === 0}
+            best={i === 0 && !taken}
+            adds={taken !== null}
             {...(i === 0 ? { button: first } : {})}
             onChoose={() => onChoose(offer)}
           />

@@ -1,57 +1,81 @@
 import type { OrderedLine } from '@hardy/core/words';
+import type { OrderView } from '@hardy/core/contract';
+import Button from '@mui/material/Button';
 import { price } from '../format.ts';
-import { orderTotal } from './orderLines.ts';
+import { listedLines, orderTotal } from './orderLines.ts';
+import { stateInWords } from './orderWords.ts';
 import './docket.css';
 
 interface Props {
   lines: readonly OrderedLine[];
   currency: string;
-  /** At the counter: where each part lies, and why it goes along. The customer's sheet has neither. */
-  counter: boolean;
+  /** Where each part is, where that is known. */
+  order: OrderView | null;
+  /** Leaves out what goes along, by its place among the lines. */
+  onSkip?: (at: number) => void;
 }
 
-/** The lines of an order with their sum. */
-export function OrderTable({ lines, currency, counter }: Props) {
+/** The lines of an order at the counter: where each part lies and stands, why it goes along, and the sum. */
+export function OrderTable({ lines, currency, order, onSkip }: Props) {
   const { parts, deposits } = orderTotal(lines);
   return (
     <table className="order">
       <thead>
         <tr>
           <th scope="col">Part</th>
-          {counter && <th scope="col">Bin</th>}
+          <th scope="col">Bin</th>
           <th scope="col">Qty</th>
           <th scope="col">Price</th>
         </tr>
       </thead>
       <tbody>
-        {lines.map((line, i) => (
-          <tr key={`${line.partNumber}-${i}`}>
-            <td>
-              <span className="mono">{line.partNumber ?? 'to be identified'}</span>
-              {counter ? <br /> : ' '}
-              {line.description}
-              <span className="soft">
-                {' '}
-                {[line.brand, counter ? line.tier : null].filter(Boolean).join(', ')}
-              </span>
-              {counter && i > 0 && <span className="fact-said">{line.why}</span>}
-            </td>
-            {counter && <td className="mono">{line.bin ?? (line.partNumber ? 'order' : '\u2014')}</td>}
-            <td>{line.quantity}</td>
-            <td className="nowrap">{price((line.unitCents * line.quantity) / 100, currency)}</td>
-          </tr>
-        ))}
+        {listedLines(lines).map(({ line, at }, i) => {
+          const state = order?.lines.find(({ partNumber }) => partNumber === line.partNumber);
+          return (
+            <tr key={`${line.partNumber}-${i}`}>
+              <td>
+                <span className="mono">{line.partNumber ?? 'to be identified'}</span>
+                {line.companion ? ' ' : <br />}
+                {line.description}
+                {!line.companion && (
+                  <span className="soft"> {[line.brand, line.tier].filter(Boolean).join(', ')}</span>
+                )}
+                {line.companion && (
+                  <span className="order-why">
+                    {line.why}
+                    {onSkip && (state?.handed ?? 0) === 0 && (
+                      <Button
+                        variant="text"
+                        className="order-skip"
+                        aria-label={`Leave out the ${line.description}`}
+                        onClick={() => onSkip(at)}
+                      >
+                        leave out
+                      </Button>
+                    )}
+                  </span>
+                )}
+                {state && (!line.companion || state.state !== 'ready') && (
+                  <span className={`order-state order-state-${state.state}`}>{stateInWords(state)}</span>
+                )}
+              </td>
+              <td className="mono">{line.bin ?? (line.partNumber ? 'order' : '\u2014')}</td>
+              <td>{line.quantity}</td>
+              <td className="nowrap">{price((line.unitCents * line.quantity) / 100, currency)}</td>
+            </tr>
+          );
+        })}
       </tbody>
       <tfoot>
         <tr>
-          <th scope="row" colSpan={counter ? 3 : 2}>
+          <th scope="row" colSpan={3}>
             Parts in all
           </th>
           <td className="nowrap">{price(parts / 100, currency)}</td>
         </tr>
         {deposits > 0 && (
           <tr>
-            <th scope="row" colSpan={counter ? 3 : 2}>
+            <th scope="row" colSpan={3}>
               Deposit, back when the old part comes in
             </th>
             <td className="nowrap">{price(deposits / 100, currency)}</td>

@@ -115,8 +115,11 @@ describe('the order', () => {
     };
     expect(orderLines(base, advice)).toEqual([]);
     const sensor = advice.offers.find((offer) => offer.part === 'sensor');
-    expect(orderLines({ ...base, chosen }, advice)).toEqual(takeOffer(sensor!).lines);
-    const kept = takeOffer({ ...sensor!, lines: sensor!.lines.map((l) => ({ ...l, unitPrice: 12.34 })) });
+    expect(orderLines({ ...base, chosen }, advice)).toEqual(takeOffer(sensor!, '').lines);
+    const kept = takeOffer(
+      { ...sensor!, lines: sensor!.lines.map((l) => ({ ...l, unitPrice: 12.34 })) },
+      '2026-11-26',
+    );
     expect(orderLines({ ...base, chosen: kept }, advice)[0]?.unitCents).toBe(1234);
     expect(otherNumberNow({ ...base, chosen }, advice)).toBeNull();
     const renamed = {

@@ -1,5 +1,6 @@
 import {
   PART_IN_WORDS,
+  partsOf,
   takeOffer,
   totalCents,
   type Advice,
@@ -13,7 +14,7 @@ export const orderLines = (docket: Docket, advice: Advice): OrderedLine[] => {
   if (!chosen) return [];
   if (chosen.lines?.length) return chosen.lines;
   const offer = advice.offers.find((o) => o.part === chosen.part && o.wheelEnd === chosen.wheelEnd);
-  if (offer) return takeOffer(offer).lines ?? [];
+  if (offer) return takeOffer(offer, '').lines ?? [];
   return [
     {
       partNumber: chosen.partNumber ?? null,
@@ -30,6 +31,23 @@ export const orderLines = (docket: Docket, advice: Advice): OrderedLine[] => {
   ];
 };
 
+/** Lines as one reads them: what goes along at two corners is one line of two pieces. `at` is the place of the last. */
+export const listedLines = (lines: readonly OrderedLine[]): Array<{ line: OrderedLine; at: number }> =>
+  lines.reduce<Array<{ line: OrderedLine; at: number }>>((sofar, line, at) => {
+    const same = sofar.findIndex(
+      ({ line: other }) =>
+        line.companion === true &&
+        other.companion === true &&
+        other.partNumber === line.partNumber &&
+        other.unitCents === line.unitCents,
+    );
+    return same < 0
+      ? [...sofar, { line, at }]
+      : sofar.map((each, i) =>
+          i === same ? { line: { ...each.line, quantity: each.line.quantity + line.quantity }, at } : each,
+        );
+  }, []);
+
 /** What the lines come to, and the deposits on old parts among them, in hundredths. */
 export const orderTotal = (lines: readonly OrderedLine[]): { parts: number; deposits: number } => ({
   parts: totalCents(lines.map(({ unitCents, quantity }) => ({ cents: unitCents, quantity }))),
@@ -45,5 +63,7 @@ export const otherNumberNow = (docket: Docket, advice: Advice): string | null =>
   if (!chosen?.partNumber) return null;
   const offer = advice.offers.find((o) => o.part === chosen.part && o.wheelEnd === chosen.wheelEnd);
   const now = offer?.lines[0]?.partNumber ?? null;
-  return chosen.way == null && now !== null && now !== chosen.partNumber ? now : null;
+  return chosen.way == null && partsOf(chosen).length === 1 && now !== null && now !== chosen.partNumber
+    ? now
+    : null;
 };

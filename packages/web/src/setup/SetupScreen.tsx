@@ -16,6 +16,7 @@ import { useKeys } from '../desk/useKeys.ts';
 import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { assumptionName, unitInWords } from './assumptionName.ts';
+import { HouseWaysPanel } from './HouseWaysPanel.tsx';
 import { AssumptionTable } from './AssumptionTable.tsx';
 import './setup.css';
 import { Choice, plainOptions } from '../desk/Choice.tsx';
@@ -30,6 +31,8 @@ const DAILY = [
   'idle-day.cost',
   'idle-day.fleet',
   'comeback.cost',
+  'quote.days',
+  'return.restocking',
 ];
 
 /** How often it is asked what a change turned, in milliseconds. */
@@ -191,7 +194,22 @@ export function SetupScreen() {
                     />
                   </dd>
                 </div>
+                <div>
+                  <dt>Phone</dt>
+                  <dd>
+                    <Field
+                      label="Phone that customers call with a result"
+                      defaultValue={shop.phone ?? ''}
+                      key={shop.phone}
+                      onBlur={(event) =>
+                        event.target.value.trim() !== (shop.phone ?? '') &&
+                        change({ phone: event.target.value.trim() || null })
+                      }
+                    />
+                  </dd>
+                </div>
               </dl>
+              <HouseWaysPanel shop={shop} onChange={change} />
               <h2 className="kicker">What the last change did</h2>
               {effect === null && <p className="none">nothing changed yet</p>}
               {effect?.turned.length === 0 && (

@@ -32,6 +32,9 @@ const GROUPS: Readonly<Record<string, string>> = {
   trade: 'Trade',
   tax: 'Tax',
   horizon: 'How long it is kept',
+  quote: 'A quote holds',
+  return: 'What comes back',
+  life: 'How long a part lives',
 };
 
 const plain = (word: string): string => word.replace(/-/g, ' ');

@@ -3,6 +3,8 @@ import { Migration002Catalogue } from './Migration002Catalogue.ts';
 import { Migration003PartMoney } from './Migration003PartMoney.ts';
 import { Migration004ShopHistory } from './Migration004ShopHistory.ts';
 import { Migration005Search } from './Migration005Search.ts';
+import { Migration006Sale } from './Migration006Sale.ts';
+import { Migration007People } from './Migration007People.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
 export const MIGRATIONS = [
@@ -11,4 +13,6 @@ export const MIGRATIONS = [
   Migration003PartMoney,
   Migration004ShopHistory,
   Migration005Search,
+  Migration006Sale,
+  Migration007People,
 ];

@@ -1,0 +1,1 @@
+export { CAUTION_IN_WORDS as cautions } from '../../../vocabulary/inWords.ts';

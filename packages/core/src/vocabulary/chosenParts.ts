@@ -1,0 +1,16 @@
+import type { ChosenOffer } from './docket.ts';
+import type { PartClass } from './words.ts';
+import type { WheelEnd } from './wheelEnd.ts';
+
+/** One part that was taken, and where it is fitted. */
+export interface TakenPart {
+  readonly part: PartClass;
+  readonly wheelEnd: WheelEnd;
+  readonly partNumber?: string | null | undefined;
+}
+
+/** Every part of what was taken, the main one first; an older docket names only that. */
+export const partsOf = (chosen: ChosenOffer): readonly TakenPart[] =>
+  chosen.parts?.length
+    ? chosen.parts
+    : [{ part: chosen.part, wheelEnd: chosen.wheelEnd, partNumber: chosen.partNumber ?? null }];

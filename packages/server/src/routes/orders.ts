@@ -1,0 +1,59 @@
+import Router from '@koa/router';
+import { parse, supplierCsv, supplierFile } from '@hardy/core';
+import { API } from '@hardy/core/contract';
+import type { Advising } from '../advising/advising.ts';
+import { today } from '../store/catalogueStore.ts';
+import type { Store } from '../store/openStore.ts';
+import { letGo } from '../store/shelfStore.ts';
+import { shopSettings } from '../store/shopStore.ts';
+import {
+  confirmOrder,
+  receiveOrder,
+  sendOrder,
+  supplierOrder,
+  supplierOrders,
+  toOrder,
+} from '../store/supplierOrders.ts';
+
+/** Orders to suppliers: what is missing, sent, confirmed, received. */
+export const orderRoutes = ({ orm }: Store, advising: Advising): Router => {
+  const router = new Router({ prefix: '/api' });
+  const em = () => orm.em.fork();
+  const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
+
+  router.get('/orders', async (ctx) => {
+    if (await em().transactional((tx) => letGo(tx, today(), new Date()))) advising.shelfMoved();
+    ctx.body = { toOrder: await toOrder(em(), today()), orders: await supplierOrders(em()) };
+  });
+
+  router.post('/orders', async (ctx) => {
+    const input = parse(API['POST /orders'].body, ctx.request.body);
+    ctx.status = 201;
+    ctx.body = await sendOrder(em(), input.supplier, input.id ?? null, today());
+  });
+
+  router.get('/orders/:id/file', async (ctx) => {
+    const { as } = parse(API['GET /orders/:id/file'].query, ctx.query);
+    const order = await supplierOrder(em(), id(ctx));
+    const file = supplierFile(order, (await shopSettings(em())).name);
+    ctx.set('Content-Disposition', `attachment; filename="order-${order.number}.${as}"`);
+    ctx.type = as === 'csv' ? 'text/csv' : 'application/json';
+    ctx.body = as === 'csv' ? supplierCsv(file) : JSON.stringify(file, null, 2);
+  });
+
+  router.post('/orders/:id/confirm', async (ctx) => {
+    ctx.body = await confirmOrder(
+      em(),
+      id(ctx),
+      parse(API['POST /orders/:id/confirm'].body, ctx.request.body),
+    );
+  });
+
+  router.post('/orders/:id/receive', async (ctx) => {
+    const input = parse(API['POST /orders/:id/receive'].body, ctx.request.body);
+    ctx.body = await receiveOrder(em(), id(ctx), input, today());
+    advising.shelfMoved();
+  });
+
+  return router;
+};
