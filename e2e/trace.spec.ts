@@ -189,3 +189,27 @@ test('a coil read in kilohms is asked about, tyres and teeth are compared', asyn
   await dialog.getByLabel('Teeth or poles').fill('50');
   await expect(dialog).toContainText(/\d+\.\d Hz/);
 });
+
+test('the speeds before and after the fix are kept and stand side by side', async ({ page }) => {
+  await page.goto('/');
+  await page.keyboard.type('quillon 2012 pickup, pedal pulses when stopping, C0035 front right');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  const picture = page.getByRole('figure', { name: 'Wheel speeds before and after the fix' });
+  for (const [as, csv] of [
+    ['before', cracked(60, 20)],
+    ['after', logToCsv(generateLog({ seed: 8, drive: 'yard', seconds: 60, rateHz: 20, faults: [] }))],
+  ] as const) {
+    await page.keyboard.press('t');
+    await page
+      .getByLabel('Wheel-speed log')
+      .setInputFiles({ name: `${as}.csv`, mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await page.getByRole('button', { name: `keep as ${as}` }).click();
+    await expect(picture).toContainText(`${as}.csv`);
+  }
+  await expect(picture.getByText(/front right: at most \d+\.\d km\/h from the others/)).toHaveCount(2);
+  const apart = (await picture.getByText(/at most/).allInnerTexts()).map((text) =>
+    Number(/[\d.]+(?= km)/.exec(text)?.[0]),
+  );
+  expect(apart[0]).toBeGreaterThan(apart[1] ?? 0);
+});

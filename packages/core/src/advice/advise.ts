@@ -273,6 +273,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       wheelEnds: ends.all.map((end) => ({
         wheelEnd: end,
         sensing: sensingInWords(groupOf(d, end)),
+        mounting: groupOf(d, end).known.mounting ?? null,
         sensor: groupOf(d, end).known.sensor ?? null,
         ohms: ohmRangeAt(knowledge.slice, end, vehicle),
       })),

@@ -27,6 +27,24 @@ export const OFFER_COSTS: JudgementTable = {
     'Old parts that never come back, so that the deposit is lost.',
   ),
   'trade.discount': judgement(15, '%', [0, 60], 'Off the list price for garages and fleets.'),
+  'trade.further.dealer': judgement(
+    0,
+    'percent points',
+    [-60, 60],
+    'A price list of its own for this tier: that much more (or less) than the trade discount comes off.',
+  ),
+  'trade.further.good': judgement(
+    0,
+    'percent points',
+    [-60, 60],
+    'As for the dealer\u2019s own parts: a maker of this tier may leave more, or less, to give away.',
+  ),
+  'trade.further.budget': judgement(
+    0,
+    'percent points',
+    [-60, 60],
+    'As for the dealer\u2019s own parts; a cheap part may leave nothing to give away.',
+  ),
   'horizon.years': judgement(
     3,
     'years',

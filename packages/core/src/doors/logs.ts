@@ -1,6 +1,7 @@
 /* What the trace bench's worker needs to read a wheel-speed log and study it. */
 export { generateLog } from '../signal/generate/generateLog.ts';
 export { logToCsv } from '../signal/logToCsv.ts';
+export { keepStretch } from '../signal/keepStretch.ts';
 export { sampleAt, thinPerPixel, type Curve } from '../signal/perPixel.ts';
 export { guessMapping } from '../signal/read/guessMapping.ts';
 export { LogReader } from '../signal/read/logReader.ts';

@@ -19,6 +19,7 @@ export { bringBack, CAME_BACK, handOver, piecesOut, readyPieces, type CameBack }
 export { decodeText } from '../text/decodeText.ts';
 export type { Advice, CostPart, Offer, PlanNode, Question } from '../vocabulary/advice.ts';
 export type { CataloguePart } from '../vocabulary/catalogue.ts';
+export type { KeptStretch } from '../vocabulary/sale.ts';
 export type { Check, LivePattern } from '../vocabulary/check.ts';
 export type { ComparedWay, Comparison, Dial, Sensitivity } from '../vocabulary/comparison.ts';
 export { isThere, symptomOf } from '../vocabulary/complaints.ts';

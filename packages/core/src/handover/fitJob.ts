@@ -2,7 +2,8 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import { hasRing } from '../diagnosis/architecture.ts';
 import { jobNote } from '../fitment/fittingParts.ts';
-import { drawsSensor, oldSensorAt, type OldSensor } from '../offers/seizure.ts';
+import { drawsSensor } from '../offers/seizure.ts';
+import { faceDamagedAt, oldSensorAt, type OldSensor } from '../vocabulary/oldSensor.ts';
 import { PART_WORK, partsThat } from '../partKinds/partData.ts';
 import type { WorkLine, WorkWhen } from '../partKinds/partWork.ts';
 import type { CatalogueSlice, JobNote } from '../vocabulary/catalogue.ts';
@@ -45,6 +46,8 @@ export interface FitJob extends SheetKnowledge {
   readonly rearBrake: boolean;
   /** How the old sensors are, where one is drawn or was: one word each, none where none is. */
   readonly oldSensors: ReadonlySet<OldSensor>;
+  /** A damaged face was seen on an old sensor here. */
+  readonly faceDamaged: boolean;
 }
 
 const draws = ({ part, architecture }: Fitted): boolean =>
@@ -68,6 +71,7 @@ export const fitJob = (parts: readonly Fitted[], known: SheetKnowledge): FitJob 
     ),
     movesKnuckle: parts.some(({ part }) => MOVES_KNUCKLE.has(part)),
     rearBrake: parts.some(({ wheelEnd }, i) => opens(i) && axleOf(wheelEnd) === axles && axles > 1),
+    faceDamaged: parts.some(({ wheelEnd }) => faceDamagedAt(docket, wheelEnd)),
     oldSensors: new Set(parts.filter(draws).map(({ wheelEnd }) => oldSensorAt(docket, wheelEnd))),
   };
 };

@@ -81,6 +81,8 @@ const torquesOf = (job: FitJob): Torque[] => {
 
 const SNAP_STEPS = ['never', 'soak', 'cover', 'drill', 'knuckle', 'clean'] as const;
 
+const FACE_LINES = ['why', 'look', 'never'] as const;
+
 const AXLE_NUT = 'axle nut';
 
 /** What a shop settles for itself is only told where this job meets it. */
@@ -142,6 +144,12 @@ export const fitSheet = (job: FitJob, cautions: readonly Caution[]): Sheet => {
     section('access', workLines(job, 'access'), 'list', true),
     section('stays', workLines(job, 'stays'), 'list', true),
     section('tools', workLines(job, 'tools'), 'run'),
+    job.faceDamaged &&
+      section(
+        'face',
+        FACE_LINES.map((line) => say(`face/${line}`)),
+        'list',
+      ),
     snapped && section('snapped-now', snap, 'steps'),
     section('steps', steps(job), 'steps'),
     // The way out is told once: before the work where one has snapped, after it where one may.

@@ -116,6 +116,25 @@ describe('every sheet there can be', () => {
 });
 
 describe('the sheet for fitting', () => {
+  test('a damaged face says to find what it ran against, in either language, and only where it was seen', () => {
+    const sheet = (result: 'rubbed' | 'sound', language: LanguageCode = 'en') =>
+      wordsOf(
+        told(
+          fitSheet(
+            jobOf(
+              [fitted('sensor')],
+              docketOf({ checks: [{ check: 'visual.sensor', wheelEnd: 'A1L', result }] }),
+            ),
+            [],
+          ),
+          language,
+        ),
+      );
+    expect(sheet('rubbed')).toMatch(/face is damaged[\s\S]*does not go back in/);
+    expect(sheet('rubbed', 'de')).toContain('kommt nicht wieder hinein');
+    expect(sheet('sound')).not.toContain('face is damaged');
+  });
+
   test('a caliper that was off: pump the pedal; at the rear the electric park brake too; never for a sensor', () => {
     const page = (part: PartClass, wheelEnd: string) =>
       wordsOf(told(fitSheet(jobOf([fitted(part, { wheelEnd })]), [])));

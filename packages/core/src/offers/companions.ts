@@ -5,7 +5,7 @@ import type { PartClass } from '../vocabulary/words.ts';
 import { axleOf } from '../vocabulary/wheelEndWords.ts';
 import { orderLine } from './orderLine.ts';
 import type { Rates } from './rates.ts';
-import { oldSensorAt } from './seizure.ts';
+import { oldSensorAt } from '../vocabulary/oldSensor.ts';
 import type { WheelJob } from './wheelJob.ts';
 
 /** A job whose part is known: what goes along depends on how the wheel end is built and on what may snap. */

@@ -2,12 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
-import { emptySlice, CatalogueSlice } from '../vocabulary/catalogue.ts';
+import { emptySlice, CatalogueSlice, type CataloguePart } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { PART_CLASSES } from '../vocabulary/wordLists.ts';
 import { cureChance, partsAt } from './fixes.ts';
 import { bearingDue } from './bearingDue.ts';
+import { priceOf } from './orderLine.ts';
 import { outlayOf } from './outlay.ts';
+import { ratesFor } from './rates.ts';
 import { soundFromStart, wornWithin } from './partLife.ts';
 import { seizureChance, snapBranches } from './seizure.ts';
 
@@ -182,6 +184,16 @@ describe('outlay', () => {
     expect(trade.price).toBe(34.08);
     expect(trade.listPrice).toBe(40.1);
     expect(trade.waiting).toBe(2 * a.get('idle-day.fleet'));
+    const further = (points: number) =>
+      priceOf(
+        trade.chosen as CataloguePart,
+        ratesFor(
+          docket({ customer: { kind: 'garage' } }),
+          assumptionsWith({ [`trade.further.${trade.chosen?.tier}`]: points }),
+        ),
+      );
+    expect(further(5)).toBe(32.08);
+    expect(further(-60)).toBe(40.1);
     const self = outlay(docket({ customer: { kind: 'self' } }));
     expect(self.labourHours).toBeCloseTo(0.7 * a.get('diy.slower'), 9);
     expect(self.labour).toBeCloseTo(self.labourHours * a.get('diy.hour-value'), 9);

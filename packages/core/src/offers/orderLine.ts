@@ -3,9 +3,9 @@ import type { CataloguePart } from '../vocabulary/catalogue.ts';
 import { shareOfCents } from '../vocabulary/money.ts';
 import type { Rates } from './rates.ts';
 
-/** What a part costs this customer: the list price less the trade discount, to the cent. */
+/** What a part costs this customer: the list price less the trade discount of its tier, to the cent. */
 export const priceOf = (part: CataloguePart, rates: Rates): number =>
-  (part.priceCents - shareOfCents(part.priceCents, rates.discount)) / 100;
+  (part.priceCents - shareOfCents(part.priceCents, rates.discount[part.tier])) / 100;
 
 /** A part of the catalogue as a line of an order. */
 export const orderLine = (

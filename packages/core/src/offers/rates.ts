@@ -1,5 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Work } from './fixes.ts';
+import type { Tier } from '../vocabulary/catalogue.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 
 /** What an hour, a day and a price are for this customer. Money in the shop's currency. */
@@ -19,8 +20,8 @@ export interface Rates {
   readonly tax: number;
   readonly labourTax: number;
   readonly supplies: number;
-  /** Off the list price, in percent. */
-  readonly discount: number;
+  /** Off the list price of a part of each tier, in percent. */
+  readonly discount: Readonly<Record<Tier, number>>;
   /** Charged for each visit. */
   readonly fee: number;
 }
@@ -28,6 +29,15 @@ export interface Rates {
 /** The assumption that holds what an idle day costs this customer. */
 export const idleKey = (docket: Docket): 'idle-day.fleet' | 'idle-day.cost' =>
   docket.customer?.kind === 'fleet' ? 'idle-day.fleet' : 'idle-day.cost';
+
+const NO_DISCOUNT = { dealer: 0, good: 0, budget: 0 } as const;
+
+/** The trade’s price list: its discount, with what a tier has beyond it; never more than the price. */
+const tradeDiscount = (a: Assumptions): Rates['discount'] => {
+  const on = (tier: Tier) =>
+    Math.min(100, Math.max(0, a.get('trade.discount') + a.get(`trade.further.${tier}`)));
+  return { dealer: on('dealer'), good: on('good'), budget: on('budget') };
+};
 
 /**
  * Rates by kind of customer: a garage or a fleet pays trade prices, a fleet's idle day costs more, and one who does
@@ -49,7 +59,7 @@ export const ratesFor = (docket: Docket, a: Assumptions): Rates => {
     tax,
     labourTax: own ? 0 : tax,
     supplies: own ? 0 : a.get('supplies.percent') / 100,
-    discount: kind === 'garage' || kind === 'fleet' ? a.get('trade.discount') : 0,
+    discount: kind === 'garage' || kind === 'fleet' ? tradeDiscount(a) : NO_DISCOUNT,
     fee: own ? 0 : a.get('diagnosis.fee'),
   };
 };

@@ -3,9 +3,8 @@ import type { Architecture } from '../diagnosis/architecture.ts';
 import { ageInYears } from '../diagnosis/priors.ts';
 import { partsThat } from '../partKinds/partData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
-import type { Docket } from '../vocabulary/docket.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
+import { oldSensorAt } from '../vocabulary/oldSensor.ts';
 import type { WheelJob } from './wheelJob.ts';
 
 /** Parts whose fitting needs the old separate sensor drawn out of its bore. */
@@ -63,21 +62,6 @@ export const seizureChance = (
       (isCentre(wheelEnd) ? a.get('seizure.centre') : 1) *
       (vehicle.driveline === 'trailer' || (vehicle.axles ?? 2) > 2 ? a.get('seizure.heavy') : 1),
   );
-};
-
-/** How the old sensor at a wheel end is: in its bore, out already, or snapped with the rest still in. */
-export type OldSensor = 'in' | 'out' | 'snapped';
-export const oldSensorAt = (docket: Docket, wheelEnd: WheelEnd): OldSensor => {
-  const { old = null, oldAt = null } = docket.options?.seizure ?? {};
-  if (old && (oldAt ?? wheelEnd) === wheelEnd) return old;
-  return (docket.checks ?? []).some(
-    (check) =>
-      check.check === 'visual.sensor' &&
-      check.result === 'snapped' &&
-      (check.wheelEnd ?? wheelEnd) === wheelEnd,
-  )
-    ? 'snapped'
-    : 'in';
 };
 
 /** Each way of getting a snapped sensor out: its chance, the extra hours, and what is spent or broken on the way. */

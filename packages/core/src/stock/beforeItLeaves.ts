@@ -1,5 +1,6 @@
 import { partsOf } from '../vocabulary/chosenParts.ts';
-import type { ChosenOffer } from '../vocabulary/docket.ts';
+import { faceDamagedAt } from '../vocabulary/oldSensor.ts';
+import type { ChosenOffer, Docket } from '../vocabulary/docket.ts';
 import type { Advice } from '../vocabulary/advice.ts';
 import { partsThat } from '../partKinds/partData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
@@ -7,7 +8,7 @@ import type { PartClass } from '../vocabulary/words.ts';
 const SENSORS = partsThat('isSensor');
 
 /** What is looked at on the new part while it lies on the counter, before it leaves. */
-export const beforeItLeaves = (chosen: ChosenOffer, vehicle: Advice['vehicle']): string[] => {
+export const beforeItLeaves = (docket: Docket, chosen: ChosenOffer, vehicle: Advice['vehicle']): string[] => {
   const at = (wheelEnd: string) => vehicle.wheelEnds.find((end) => end.wheelEnd === wheelEnd);
   const lines: Partial<Record<PartClass, string[]>> = {};
   for (const { part, wheelEnd } of partsOf(chosen)) {
@@ -24,5 +25,20 @@ export const beforeItLeaves = (chosen: ChosenOffer, vehicle: Advice['vehicle']):
       lines[part] = ['Studs, splines and the side of the encoder or ring as on the old one.'];
     if (part === 'connector-kit') lines[part] = ['Shell, keying and terminals as on the old half.'];
   }
-  return [...new Set(Object.values(lines).flat())];
+  const parts = partsOf(chosen);
+  const ends = [...new Set(parts.map(({ wheelEnd }) => wheelEnd))];
+  // A hub may bring its own sensor; else the ruined one would go back in.
+  const ruined = ends.filter(
+    (wheelEnd) =>
+      faceDamagedAt(docket, wheelEnd) &&
+      at(wheelEnd)?.mounting !== 'in-hub' &&
+      !parts.some((each) => each.wheelEnd === wheelEnd && SENSORS.has(each.part)),
+  );
+  return [
+    ...ruined.map(
+      (wheelEnd) =>
+        `${wheelEnd}: the old sensor\u2019s face is damaged and does not go back in, yet no sensor is on this order.`,
+    ),
+    ...new Set(Object.values(lines).flat()),
+  ];
 };

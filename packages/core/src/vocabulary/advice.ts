@@ -3,7 +3,7 @@ import { CHECK_NAMES } from './check.ts';
 import { School } from './docket.ts';
 import { Sheet } from './sheet.ts';
 import { WheelEnd } from './wheelEnd.ts';
-import { Action, Cause, Caution, CodeRole, CodeStatus, PartClass, QuestionAbout } from './words.ts';
+import { Action, Cause, Caution, CodeRole, CodeStatus, Mounting, PartClass, QuestionAbout } from './words.ts';
 
 const probability = z.number().min(0).max(1);
 const money = z.number();
@@ -213,6 +213,7 @@ export const Advice = z.object({
       z.object({
         wheelEnd: WheelEnd,
         sensing: z.string(),
+        mounting: Mounting.nullable(),
         sensor: z.enum(['passive', 'active']).nullable(),
         ohms: z.object({ low: z.number(), high: z.number() }).nullable(),
       }),

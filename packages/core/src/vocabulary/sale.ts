@@ -82,8 +82,31 @@ export type Quote = z.infer<typeof Quote>;
 export const Wish = z.object({ what: text(200).min(1), matters: z.enum(['must', 'can-live']) });
 export type Wish = z.infer<typeof Wish>;
 
+/** So many speeds of a wheel are kept of a stretch. */
+export const KEPT_SPEEDS = 120;
+
+/** A stretch of a wheel-speed log, thinned: in each of its columns the lowest and the highest speed of a wheel. */
+export const KeptStretch = z.object({
+  name: text(200),
+  /** Seconds of the log. */
+  from: z.number().min(0).max(1e7),
+  to: z.number().min(0).max(1e7),
+  wheels: z
+    .array(
+      z.object({
+        wheelEnd: WheelEnd,
+        kmh: z.array(z.number().min(0).max(500).nullable()).max(KEPT_SPEEDS),
+      }),
+    )
+    .max(20),
+});
+export type KeptStretch = z.infer<typeof KeptStretch>;
+
 /** What was seen when the fix was proved. */
 export const Proof = z.object({
+  /** The wheel speeds before the fix, and after it. */
+  before: KeptStretch.nullish(),
+  after: KeptStretch.nullish(),
   /** Lamps out after so many metres. */
   lampsOutMetres: z.number().min(0).max(1e6).nullish(),
   /** Wheel speeds of the axle agree within so much. */

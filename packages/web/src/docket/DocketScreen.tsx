@@ -42,6 +42,7 @@ import { NextStep } from './NextStep.tsx';
 import { OffersPanel } from './OffersPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { PlanPanel } from './PlanPanel.tsx';
+import { ProofPicture } from './ProofPicture.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { VerdictBand } from './VerdictBand.tsx';
 import './docket.css';
@@ -245,6 +246,12 @@ export function DocketScreen() {
                         wheelEnd,
                       }))
                     }
+                  />
+                  <ProofPicture
+                    before={docket.proof?.before ?? null}
+                    after={docket.proof?.after ?? null}
+                    wheelEnd={docket.chosen?.wheelEnd ?? corner}
+                    names={advice.vehicle}
                   />
                   {asked && (
                     <QuestionCard

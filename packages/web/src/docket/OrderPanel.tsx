@@ -162,7 +162,7 @@ export function OrderPanel({
         <details className="before-it-leaves" open>
           <summary>Before it leaves</summary>
           <ul>
-            {beforeItLeaves(chosen, advice.vehicle).map((line) => (
+            {beforeItLeaves(docket, chosen, advice.vehicle).map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>

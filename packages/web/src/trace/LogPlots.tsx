@@ -2,6 +2,8 @@ import { wheelEndInWords, type TraceReading } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
+import { WheelLineKey } from '../drawings/WheelLineKey.tsx';
+import { wheelLine } from '../drawings/wheelLines.ts';
 import { SpeedPlot, type PlotCurve } from './SpeedPlot.tsx';
 import type { Curves, TraceWorkerApi, WheelEvents } from './traceWorker.ts';
 import { useSpareHeight } from './useSpareHeight.ts';
@@ -11,17 +13,15 @@ interface Props {
   reading: TraceReading;
   worker: Remote<TraceWorkerApi>;
   selected: number;
+  /** Keeps the stretch shown on the docket; null where none is at hand. */
+  onKeep: ((as: 'before' | 'after', from: number, to: number) => void) | null;
 }
 
 const COLUMNS = 820;
 const NO_MARKS: readonly number[] = [];
-/** Ink and dashes tell wheels apart without colour; the chosen one is thick and in the signal colour. */
-const DASHES = [[], [7, 3], [2, 2], [9, 3, 2, 3], [4, 4], [1, 3]];
-const GREYS = ['#1c2226', '#4b555a', '#1c2226', '#4b555a', '#6d767a', '#6d767a'];
-const SIGNAL = '#b93a10';
 
 /** The speeds, what is left against the common motion, and the events of the chosen wheel on its turn. */
-export function LogPlots({ reading, worker, selected }: Props) {
+export function LogPlots({ reading, worker, selected, onKeep }: Props) {
   const end = Math.max(1, reading.seconds);
   const spare = useSpareHeight();
   const [span, setSpan] = useState<readonly [number, number]>([0, end]);
@@ -78,9 +78,7 @@ export function LogPlots({ reading, worker, selected }: Props) {
       ? curves[which].map((curve, i) => ({
           label: names[i] ?? '',
           curve,
-          colour: i === selected ? SIGNAL : (GREYS[i] ?? '#4b555a'),
-          dash: i === selected ? [] : (DASHES[i] ?? []),
-          width: i === selected ? 2 : 1,
+          ...wheelLine(i, i === selected),
         }))
       : [];
   // Curves are drawn anew only when the stretch or the chosen wheel changes.
@@ -97,20 +95,7 @@ export function LogPlots({ reading, worker, selected }: Props) {
         <h2 className="kicker">Wheel speeds</h2>
         <ul className="plot-legend" aria-label="Lines">
           {names.map((name, i) => (
-            <li key={name} className={i === selected ? 'look-here' : ''}>
-              <svg width="30" height="8" aria-hidden="true">
-                <line
-                  x1="0"
-                  x2="30"
-                  y1="4"
-                  y2="4"
-                  stroke={i === selected ? SIGNAL : GREYS[i]}
-                  strokeWidth={i === selected ? 2.5 : 1.2}
-                  strokeDasharray={i === selected ? undefined : DASHES[i]?.join(' ')}
-                />
-              </svg>{' '}
-              {name}
-            </li>
+            <WheelLineKey key={name} name={name} i={i} chosen={i === selected} />
           ))}
         </ul>
         <div className="plot-tools" role="group" aria-label="Stretch of the log shown">
@@ -127,6 +112,12 @@ export function LogPlots({ reading, worker, selected }: Props) {
             {'\u2192'}
           </Button>
           <Button onClick={() => setSpan([0, end])}>whole log</Button>
+          {onKeep && (
+            <>
+              <Button onClick={() => onKeep('before', from, to)}>keep as before</Button>
+              <Button onClick={() => onKeep('after', from, to)}>keep as after</Button>
+            </>
+          )}
         </div>
       </div>
       <SpeedPlot

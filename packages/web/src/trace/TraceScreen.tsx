@@ -64,6 +64,19 @@ export function TraceScreen() {
       trace.fail(problemInWords(problem));
     }
   };
+  const keep = async (docketId: string, as: 'before' | 'after', from: number, to: number) => {
+    const kept = await worker?.keep(file?.name ?? 'log', from, to);
+    if (!kept) return;
+    try {
+      const done = await changeDocket(docketId, `log kept as ${as} the fix`, (d) => ({
+        ...d,
+        proof: { ...d.proof, [as]: kept },
+      }));
+      if (done) await navigate(`/docket/${docketId}`);
+    } catch (problem) {
+      trace.fail(problemInWords(problem));
+    }
+  };
   const step = (by: number) => () => {
     const count = reading?.findings.length ?? 0;
     if (count > 0) setSelected((selected + by + count) % count);
@@ -197,6 +210,7 @@ export function TraceScreen() {
               reading={reading}
               worker={worker}
               selected={selected}
+              onKeep={id === null ? null : (as, from, to) => void keep(id, as, from, to)}
             />
           </div>
         )}

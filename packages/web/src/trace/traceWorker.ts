@@ -2,6 +2,7 @@ import {
   BadInput,
   generateLog,
   guessMapping,
+  keepStretch,
   LogReader,
   logToCsv,
   readTrace,
@@ -13,7 +14,7 @@ import {
   type MappingGuess,
   type TraceStudy,
 } from '@hardy/core/logs';
-import type { LivePattern, TraceReading } from '@hardy/core/words';
+import type { KeptStretch, LivePattern, TraceReading } from '@hardy/core/words';
 import { expose } from 'comlink';
 
 /** What a problem with a log looks like outside the worker. */
@@ -108,6 +109,10 @@ const api = {
       motion: thin(now.motion),
     });
   },
+
+  /** A stretch small enough for a docket. */
+  keep: (name: string, from: number, to: number): Promise<KeptStretch | null> =>
+    Promise.resolve(study && keepStretch(study.log, name, from, to)),
 
   /** The events of the wheel at `index`. */
   events: (index: number): Promise<WheelEvents> => {

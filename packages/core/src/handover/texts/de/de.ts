@@ -3,6 +3,7 @@ import { always } from './always.ts';
 import { cautions } from './cautions.ts';
 import { check } from './check.ts';
 import { checks } from './checks.ts';
+import { face } from './face.ts';
 import { frame } from './frame.ts';
 import { noPart } from './noPart.ts';
 import { parts } from './parts.ts';
@@ -15,6 +16,7 @@ import { work } from './work.ts';
 
 /** German. */
 export const de: SheetTexts = {
+  face,
   frame,
   parts,
   work,

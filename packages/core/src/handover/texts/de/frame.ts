@@ -15,6 +15,7 @@ export const frame: Told<typeof en> = {
   steps: 'Reihenfolge der Arbeit',
   snap: 'Wenn der alte Sensor abrei\u00DFt',
   'snapped-now': 'Zuerst der abgerissene Sensor',
+  face: 'Die Stirnseite des alten Sensors ist beschädigt',
   ways: 'Wie wir es machen, und warum',
   moving: 'Bevor es rollt',
   prove: 'Fehler l\u00F6schen und Erfolg pr\u00FCfen',

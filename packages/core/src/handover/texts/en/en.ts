@@ -7,6 +7,7 @@ import type { Told } from '../told.ts';
 import { always } from './always.ts';
 import { cautions } from './cautions.ts';
 import { check } from './check.ts';
+import { face } from './face.ts';
 import { frame } from './frame.ts';
 import { noPart } from './noPart.ts';
 import { prove } from './prove.ts';
@@ -59,6 +60,7 @@ const checks = Object.fromEntries(
 
 /** English: what parts and checks say of themselves, and the texts of the sheets. */
 export const en = {
+  face,
   frame,
   parts: PART_IN_WORDS,
   work,

@@ -13,6 +13,7 @@ export const frame = {
   steps: 'Order of work',
   snap: 'If the old sensor snaps',
   'snapped-now': 'The snapped sensor first',
+  face: 'The old sensor’s face is damaged',
   ways: 'How this counter does it, and why',
   moving: 'Before it moves',
   prove: 'Clear the code and prove the fix',
