@@ -14,7 +14,15 @@ mkdirSync(results, { recursive: true });
 
 let passed = 0;
 let failed = 0;
-const count = (ok) => (ok ? passed++ : failed++);
+/** What failed, told once more at the end: the middle of a long output is easily lost. */
+const wrong = [];
+const count = (ok, name) => {
+  if (ok) passed++;
+  else {
+    failed++;
+    wrong.push(name);
+  }
+};
 const npx = (...args) => run('npx', ['--no-install', ...args]);
 const step = (name, act) => {
   const began = Date.now();
@@ -63,14 +71,18 @@ const [lint, others] = await Promise.all([
     await tool('nothing exported in vain', 'knip', '--no-progress', '--no-config-hints'),
   ])(),
 ]);
-[lint, ...others].forEach(count);
+const NAMES = ['lint', 'types', 'format', 'dependency rules', 'schemas', 'exports'];
+[lint, ...others].forEach((ok, i) => count(ok, NAMES[i]));
 
 step('unit tests', () => {
   const file = join(results, 'jest.json');
   const code = npx('jest', '--json', `--outputFile=${file}`, '--silent');
   const counts = jsonAt(file);
-  if (!counts) return count(false);
+  if (!counts) return count(false, 'unit tests did not run');
   passed += counts.numPassedTests;
+  for (const suite of counts.testResults)
+    for (const each of suite.assertionResults.filter(({ status }) => status === 'failed'))
+      wrong.push(`${suite.name.slice(ROOT.length + 1)}: ${each.fullName}`);
   failed += counts.numFailedTests + counts.numRuntimeErrorTestSuites;
   if (code !== 0 && counts.numFailedTests + counts.numRuntimeErrorTestSuites === 0) failed++;
 });
@@ -79,6 +91,7 @@ step('build', () =>
     run('npm', ['run', '--silent', 'build', '-w', '@hardy/web'], {
       stdio: ['ignore', 'ignore', 'inherit'],
     }) === 0,
+    'build',
   ),
 );
 step('browser tests', () => {
@@ -87,7 +100,7 @@ step('browser tests', () => {
     process.stderr.write(
       'Chromium is missing and cannot be installed here (apt needs root): the browser tests count as failed\n',
     );
-    return count(false);
+    return count(false, 'browser tests did not run');
   }
   const file = join(results, 'playwright.json');
   const result = spawnSync('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json'], {
@@ -95,12 +108,16 @@ step('browser tests', () => {
     stdio: 'inherit',
     env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: file, HARDY_CHROMIUM: browser },
   });
-  const counts = jsonAt(file)?.stats;
-  if (!counts) return count(false);
+  const told = jsonAt(file);
+  const counts = told?.stats;
+  if (!counts) return count(false, 'browser tests did not run');
+  for (const suite of told.suites)
+    for (const spec of suite.specs.filter(({ ok }) => !ok)) wrong.push(`${suite.file}: ${spec.title}`);
   passed += counts.expected;
   failed += counts.unexpected + counts.flaky + counts.skipped;
   if (result.status !== 0 && counts.unexpected === 0) failed++;
 });
 
+for (const name of wrong) process.stdout.write(`\nfailed: ${name}`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed > 0 ? 1 : 0);
