@@ -1,6 +1,5 @@
 import { hasRing, type ArchitectureGroup } from '../diagnosis/architecture.ts';
 import { explainFacts } from '../diagnosis/explain.ts';
-import type { Posterior } from '../diagnosis/posterior.ts';
 import { buildModel } from '../compare/buildModel.ts';
 import { compareWays } from '../compare/compareWays.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
@@ -12,13 +11,13 @@ import { askWorth } from '../plan/askWorth.ts';
 import { partsOf } from '../vocabulary/chosenParts.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
 import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
-import { causeOf, wrongPartOf } from '../faultKinds/faultData.ts';
-import type { Cause, PartClass } from '../vocabulary/words.ts';
+import type { PartClass } from '../vocabulary/words.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
 import { endsOffered, groupOf, oneStep, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
+import { rankCauses } from './rankCauses.ts';
 import { labelOf, removableFacts } from './removableFacts.ts';
 import { questionsFor } from './questions/questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
@@ -30,33 +29,6 @@ import { decide } from './verdict/decide.ts';
 const WORTH_LISTING = 0.0005;
 /** Causes rarer than this are not named when a fact's effect is told. */
 const WORTH_EXPLAINING = 0.04;
-
-const rank = (whole: Posterior): RankedCause[] => {
-  const out: RankedCause[] = [];
-  for (const end of whole.ends) {
-    const causes = new Map<Cause, number>();
-    const kinds = { sensor: 0, target: 0 };
-    for (const belief of end.beliefs)
-      for (const fault of belief.state) {
-        const cause = causeOf(fault);
-        causes.set(cause, (causes.get(cause) ?? 0) + belief.p);
-        const kind = wrongPartOf(fault);
-        if (kind) kinds[kind] += belief.p;
-      }
-    for (const [cause, probability] of causes)
-      out.push({
-        cause,
-        wheelEnd: end.wheelEnd,
-        probability: Math.min(1, probability),
-        ...(cause === 'mismatched-part'
-          ? { kind: kinds.sensor >= kinds.target ? ('sensor' as const) : ('target' as const) }
-          : {}),
-      });
-  }
-  for (const [cause, probability] of whole.shared)
-    out.push({ cause, wheelEnd: null, probability: Math.min(1, probability) });
-  return out.sort((x, y) => y.probability - x.probability);
-};
 
 const sensingInWords = (group: ArchitectureGroup): string => {
   const { known } = group;
@@ -147,7 +119,7 @@ export interface Judged {
 export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const d = diagnose(docket, knowledge);
   const { a, docket: filled, codes, corner, whole, wheelEnd, loose } = d;
-  const causes = rank(whole);
+  const causes = rankCauses(whole);
   const school = docket.options?.school ?? knowledge.school;
   const offered = endsOffered(d, a);
   const deeply = plannedDeeply(offered, d, a);

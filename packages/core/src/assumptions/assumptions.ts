@@ -6,6 +6,7 @@ import { FAULT_NUMBERS } from '../faultKinds/faultData.ts';
 import { HEARING } from './hearing.ts';
 import { HISTORY_FACTORS } from './historyFactors.ts';
 import { judgement, type Judgement, type JudgementTable } from './judgement.ts';
+import { LEARNING } from './learning.ts';
 import { MEASURING } from './measuring.ts';
 import { OFFER_COSTS } from './offerCosts.ts';
 import { PRIORS } from './priors.ts';
@@ -22,6 +23,7 @@ export const DEFAULT_ASSUMPTIONS: JudgementTable = {
   ...OFFER_COSTS,
   ...MEASURING,
   ...HEARING,
+  ...LEARNING,
   ...Object.fromEntries(Object.entries(FAULT_NUMBERS).map(([key, number]) => [key, judgement(...number)])),
 };
 

@@ -211,7 +211,7 @@ export const endTables = (): EndTables => {
         const chanceOf = new Map(
           ([...faultsAt(end, architecture), 'none-present'] as Fault[]).map((cause) => [
             cause,
-            faultPrior(cause, architecture, vehicle, today, a),
+            faultPrior(cause, architecture, vehicle, today, a, end),
           ]),
         );
         const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));

@@ -2,6 +2,8 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import { parseTyreSize } from '../vocabulary/tyreSize.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { axleOf } from '../vocabulary/wheelEndWords.ts';
 import type { Architecture } from './architecture.ts';
 import type { State } from './states.ts';
 
@@ -26,14 +28,19 @@ const oversizePercent = (vehicle: DocketVehicle): number | null => {
   return (Math.max(...fitted.map(({ diameter }) => diameter)) / built.diameter - 1) * 100;
 };
 
-/** Chance of a single fault at a wheel end before any finding: base rate, moved by salt, age, distance, tyres and target. */
+/** Chance of a single fault at a wheel end before any finding: base rate, moved by salt, age, distance, tyres, target and what was learned. */
 export const faultPrior = (
   fault: Fault,
   architecture: Architecture,
   vehicle: DocketVehicle,
   today: string,
   a: Assumptions,
+  /** Where the fault is; null: at no axle in particular. */
+  wheelEnd: WheelEnd | null = null,
 ): number => {
+  const learned =
+    a.find(`build.${architecture.sensor}.${fault}`, 1) *
+    (wheelEnd === null ? 1 : a.find(`line.${axleOf(wheelEnd) === 1 ? 'front' : 'rear'}.${fault}`, 1));
   const age = ageInYears(vehicle.buildDate, today) ?? a.get('age.typical');
   const decades = (age - a.get('age.typical')) / 10;
   const salt =
@@ -55,7 +62,8 @@ export const faultPrior = (
       salt *
       driven *
       oversize *
-      shaft,
+      shaft *
+      learned,
   );
 };
 

@@ -115,7 +115,10 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
     : a.get(`companions.${part}`);
   const deposit = (chosen?.coreCents ?? 0) / 100;
   const core = deposit * a.get('core.not-returned');
-  const labourHours = (jobNote(slice, part, wheelEnd)?.labourHours ?? a.get(`labour.${part}`)) * rates.slower;
+  const labourHours =
+    (jobNote(slice, part, wheelEnd)?.labourHours ?? a.get(`labour.${part}`)) *
+    a.get(`pace.${part}`) *
+    rates.slower;
   const labour = labourHours * rates.labour;
   const supplies = labour * rates.supplies;
   const tax = shareOfCents(toCents(price + companions), rates.tax * 100) / 100 + labour * rates.labourTax;

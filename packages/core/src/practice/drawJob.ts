@@ -64,7 +64,7 @@ export const drawJob = (random: Random, truth: Assumptions, today: string): Draw
   }
   const architectureOf = (end: WheelEnd) => builds.get(end) as Architecture;
   const priorOf = (end: WheelEnd) => (fault: Fault) =>
-    faultPrior(fault, architectureOf(end), vehicle, today, truth);
+    faultPrior(fault, architectureOf(end), vehicle, today, truth, end);
   const stateAt = (end: WheelEnd): State =>
     drawWeighted(
       random,

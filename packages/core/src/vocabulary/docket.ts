@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { Check } from './check.ts';
+import { Check, CHECK_NAMES } from './check.ts';
 import { LONGEST, MOST_CENTS, MOST_PIECES } from './longest.ts';
-import { DOUBTS, OLD_SENSOR, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
-import { CoreBack, Elsewhere, Handed, Promised, Proof, Quote, Returned, Wish } from './sale.ts';
+import { DOUBTS, GOT_OUT, KNOWN_BY, OLD_SENSOR, OUTCOME_RESULTS, READERS, SCHOOLS } from './wordLists.ts';
+import { Claim, CoreBack, Elsewhere, Handed, Promised, Proof, Quote, Returned, Wish } from './sale.ts';
 import { TyreSizes, TyreSizeText } from './tyreSizes.ts';
 import { AxleOrWheelEnd, MAX_AXLES, WheelEnd } from './wheelEnd.ts';
 import {
@@ -223,6 +223,27 @@ export type OutcomeResult = z.infer<typeof OutcomeResult>;
 export const Outcome = z.object({
   result: OutcomeResult,
   trueCause: Cause.nullish(),
+  /** Where that was, if elsewhere than the part went. */
+  trueWheelEnd: WheelEnd.nullish(),
+  knownBy: z.enum(KNOWN_BY).nullish(),
+  /** Complaints that stayed. */
+  stayed: z.array(Symptom).max(20).nullish(),
+  /** Days until it came back. */
+  afterDays: z.number().min(0).max(36525).nullish(),
+  /** Whether the old sensor snapped, and how the rest was got out. */
+  snapped: z.boolean().nullish(),
+  gotOut: z.enum(GOT_OUT).nullish(),
+  /** What it took: hours of work, and all that was paid. */
+  hours: z.number().min(0).max(1000).nullish(),
+  spentCents: cents.nullish(),
+  /** The check that told. */
+  toldBy: z.enum(CHECK_NAMES).nullish(),
+  /** Where on the vehicle it was, such as "lead chafed at the tank strap". */
+  place: text(200).nullish(),
+  /** Number of the docket it came back on. */
+  backOn: z.number().int().min(1).nullish(),
+  /** Day it was heard. */
+  on: z.iso.date().nullish(),
   note: text(1000).nullish(),
 });
 export type Outcome = z.infer<typeof Outcome>;
@@ -293,5 +314,10 @@ export const Docket = z.object({
   neededBy: z.iso.date().nullish(),
   budgetCents: cents.nullish(),
   proof: Proof.nullish(),
+  /** Number of the docket that this one came back from. */
+  comebackOf: z.number().int().min(1).nullish(),
+  claims: list(Claim, 40),
+  /** The desk it was sold at. */
+  desk: text(60).nullish(),
 });
 export type Docket = z.infer<typeof Docket>;

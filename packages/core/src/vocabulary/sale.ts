@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LONGEST, MOST_CENTS, MOST_PIECES } from './longest.ts';
 import { WheelEnd } from './wheelEnd.ts';
+import { CLAIM_STATES } from './wordLists.ts';
 import { PartClass } from './words.ts';
 
 /* What a docket holds of the sale beside the order itself. */
@@ -31,6 +32,25 @@ export type CoreBack = z.infer<typeof CoreBack>;
 /** When a part will be here, and who said so. */
 export const Promised = z.object({ partNumber, on: z.iso.date(), by: text(LONGEST.customerName) });
 export type Promised = z.infer<typeof Promised>;
+
+/** A claim on a part that failed: what was found on it, and what its supplier says. */
+export const Claim = z.object({
+  partNumber,
+  quantity: pieces,
+  on: z.iso.date(),
+  /** It was bad before it was fitted. */
+  fromBox: z.boolean(),
+  batch: text(60).nullish(),
+  /** The returned part, metered on the bench and looked at. */
+  ohms: z.union([z.number().min(0).max(1e9), z.literal('open'), z.literal('unsteady')]).nullish(),
+  looked: text(300).nullish(),
+  state: z.enum(CLAIM_STATES),
+  answeredOn: z.iso.date().nullish(),
+  answer: text(300).nullish(),
+  settled: z.enum(['refund', 'exchange']).nullish(),
+  refundCents: cents.nullish(),
+});
+export type Claim = z.infer<typeof Claim>;
 
 /** What a price from elsewhere is of. */
 export const ELSEWHERE_KINDS = ['dealer', 'garage', 'part', 'used', 'brought'] as const;

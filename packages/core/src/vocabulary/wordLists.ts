@@ -41,7 +41,26 @@ export const READERS = ['full', 'engine', 'none'] as const;
 /** Dangers that may have been meant: a loose wheel, a growl, a soft pedal, heat, brake fluid. */
 export const DOUBTS = ['play', 'growl', 'pedal', 'heat', 'fluid'] as const;
 
-export const OUTCOME_RESULTS = ['cured', 'came-back', 'wrong-part', 'returned-unused'] as const;
+/** What became of a sale. `never-heard` counts for little: no news is mostly good news. */
+export const OUTCOME_RESULTS = [
+  'cured',
+  'partly',
+  'not-cured',
+  'came-back',
+  'wrong-part',
+  'returned-unused',
+  'returned-opened',
+  'never-heard',
+] as const;
+
+/** How it is known what was really wrong, the surest first. */
+export const KNOWN_BY = ['seen', 'metered', 'swapped', 'cured'] as const;
+
+/** How a snapped sensor was got out. */
+export const GOT_OUT = ['picked', 'drilled', 'knuckle-off'] as const;
+
+/** Where a claim on a part stands. */
+export const CLAIM_STATES = ['raised', 'sent', 'accepted', 'refused'] as const;
 
 /** How the old sensor is, where it is not simply in its bore. */
 export const OLD_SENSOR = ['out', 'snapped'] as const;
