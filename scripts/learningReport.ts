@@ -144,8 +144,8 @@ const score = (shop: DrawnShop, entries: readonly LedgerEntry[], way: string) =>
 };
 
 for (let s = 0; s < shops; s++) {
-  const shop = drawShop(randomFrom(7000 + s), 1);
-  const random = randomFrom(90_000 + s);
+  const shop = drawShop(randomFrom(31_000 + s), 1);
+  const random = randomFrom(530_000 + s);
   const entries = Array.from({ length: Math.max(...JOBS) }, (_, i) =>
     drawEntry(random, shop, judged, { docket: i + 1, day: '2026-11-01' }),
   );

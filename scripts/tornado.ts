@@ -1,4 +1,4 @@
-import { judge } from '../packages/core/src/advice/advise.ts';
+import { judge } from '../packages/core/src/advice/judge.ts';
 import { bareKnowledge } from '../packages/core/src/advice/knowledge.ts';
 import { assumptionsWith, DEFAULT_ASSUMPTIONS } from '../packages/core/src/assumptions/assumptions.ts';
 import { randomFrom } from '../packages/core/src/chance/random.ts';

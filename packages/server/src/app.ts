@@ -16,6 +16,7 @@ import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { customerRoutes } from './routes/customers.ts';
 import { docketRoutes } from './routes/dockets.ts';
+import { ledgerRoutes } from './routes/ledger.ts';
 import { orderRoutes } from './routes/orders.ts';
 import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
@@ -86,6 +87,7 @@ export const createApp = ({ store, thinkers, backups, webFolder }: Serving): Ser
     docketRoutes(store, advising),
     orderRoutes(store, advising),
     customerRoutes(store, advising),
+    ledgerRoutes(store, advising),
   ])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {

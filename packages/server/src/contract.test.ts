@@ -60,6 +60,24 @@ test('every way in answers as the contract says', async () => {
   const [found] = await ask('GET /customers', '/customers?q=skerry');
   await ask('POST /customers/:id/erase', `/customers/${found?.id}/erase`, {});
   await ask('GET /erasures', '/erasures');
+  const closed = await server.api('PUT', at, {
+    version: (await ask('GET /dockets/:id', at)).version,
+    docket: { ...undone.docket, outcome: { result: 'cured', trueCause: 'ring', knownBy: 'seen' } },
+    label: 'closed',
+  });
+  expect(closed.status).toBe(200);
+  await ask('GET /ledger', '/ledger?part=sensor');
+  const file = await fetch(`${server.running.address}/api/ledger/file`);
+  expect(API['GET /ledger/file'].answer.parse(await file.text())).toMatch(/^docket,sold on,/);
+  seen.add('GET /ledger/file');
+  await ask('GET /ledger/calibration', '/ledger/calibration');
+  await ask('GET /ledger/unheard', '/ledger/unheard?limit=5');
+  await ask('GET /ledger/learned', '/ledger/learned');
+  const counts = await ask('GET /ledger/counts', '/ledger/counts');
+  await ask('POST /ledger/counts', '/ledger/counts', { ...counts, shop: 'another' });
+  await ask('POST /ledger/relearn', '/ledger/relearn', {});
+  await ask('POST /outcome', '/outcome', { words: 'cured, ring was cracked' });
+  await ask('GET /dockets/:id/comebacks', `${at}/comebacks`);
   const missing = await server.api('GET', '/parts?class=sensor');
   const wanted = (missing.body as CataloguePart[]).find(({ stock }) => stock === 0);
   await ask('POST /dockets', '/dockets', {

@@ -31,6 +31,10 @@ const CustomerPage = lazy(() =>
 const OrdersScreen = lazy(() =>
   import('./orders/OrdersScreen.tsx').then((m) => ({ default: m.OrdersScreen })),
 );
+const ClaimScreen = lazy(() => import('./sheet/ClaimScreen.tsx').then((m) => ({ default: m.ClaimScreen })));
+const LedgerScreen = lazy(() =>
+  import('./ledger/LedgerScreen.tsx').then((m) => ({ default: m.LedgerScreen })),
+);
 const QuoteScreen = lazy(() => import('./quote/QuoteScreen.tsx').then((m) => ({ default: m.QuoteScreen })));
 
 const Lost = () => (
@@ -66,6 +70,8 @@ export function App() {
                   <Route path="/docket/:id/compare" element={<CompareScreen />} />
                   <Route path="/docket/:id/ways" element={<CustomerPage />} />
                   <Route path="/docket/:id/quote" element={<QuoteScreen />} />
+                  <Route path="/docket/:id/claim/:claim" element={<ClaimScreen />} />
+                  <Route path="/ledger" element={<LedgerScreen />} />
                   <Route path="/orders" element={<OrdersScreen />} />
                   <Route path="/docket/:id/trace" element={<TraceScreen />} />
                   <Route path="/shelf" element={<ShelfScreen />} />

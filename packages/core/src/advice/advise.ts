@@ -6,24 +6,25 @@ import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { cautionsFor } from '../handover/cautionsFor.ts';
 import { sheetsFor } from '../handover/sheetsFor.ts';
 import { partsAt } from '../offers/fixes.ts';
+import { seizureChance } from '../offers/seizure.ts';
 import { ratesFor } from '../offers/rates.ts';
 import { askWorth } from '../plan/askWorth.ts';
 import { partsOf } from '../vocabulary/chosenParts.ts';
 import { moneyInWords } from '../vocabulary/money.ts';
-import type { Advice, Offer, Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
+import type { Advice, Offer } from '../vocabulary/advice.ts';
 import type { PartClass } from '../vocabulary/words.ts';
-import type { Docket, School } from '../vocabulary/docket.ts';
+import type { Docket } from '../vocabulary/docket.ts';
 import { wheelEndInWords } from '../vocabulary/wheelEndWords.ts';
-import { diagnose, type Diagnosed } from './diagnose.ts';
-import type { Knowledge } from './knowledge.ts';
-import { endsOffered, groupOf, oneStep, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
-import { rankCauses } from './rankCauses.ts';
+import type { Diagnosed } from './diagnose.ts';
+import { fromLedger } from './fromLedger.ts';
+import { judge } from './judge.ts';
+import { assumptionsFor, judgedOnly, type Knowledge } from './knowledge.ts';
+import { groupOf, type PlannedEnd } from './planAt.ts';
 import { labelOf, removableFacts } from './removableFacts.ts';
 import { questionsFor } from './questions/questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
 import { doubtQuestions } from './doubtQuestions.ts';
 import { readingQuestions } from './readingQuestions.ts';
-import { decide } from './verdict/decide.ts';
 
 /** Causes rarer than this are left out of the list. */
 const WORTH_LISTING = 0.0005;
@@ -94,61 +95,6 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
   });
 };
 
-/** The school a plan is set against: looking first against selling first. */
-const OTHER_SCHOOL: Readonly<Record<School, School>> = {
-  'test-first': 'sell-likely',
-  'lift-at-hand': 'sell-likely',
-  'sell-likely': 'test-first',
-  'far-away': 'test-first',
-};
-
-/** The heart of an advice: what is wrong, what to do about it, and the plans behind it. */
-export interface Judged {
-  readonly d: Diagnosed;
-  readonly causes: readonly RankedCause[];
-  readonly plans: readonly PlannedEnd[];
-  /** The plan at the wheel that matters most. */
-  readonly main: PlannedEnd | null;
-  readonly echoesOnly: boolean;
-  readonly shared: { readonly module: number; readonly supply: number };
-  readonly verdict: Verdict;
-  readonly plan: Plan;
-}
-
-/** Diagnoses a docket, plans at every wheel end worth an offer, and decides. */
-export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
-  const d = diagnose(docket, knowledge);
-  const { a, docket: filled, codes, corner, whole, wheelEnd, loose } = d;
-  const causes = rankCauses(whole);
-  const school = docket.options?.school ?? knowledge.school;
-  const offered = endsOffered(d, a);
-  const deeply = plannedDeeply(offered, d, a);
-  const plans = offered.map((end) =>
-    planAt(d, end, filled, school, knowledge, deeply.has(end) ? a : oneStep(a)),
-  );
-  const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
-  const echoesOnly =
-    codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');
-  const shared = { module: whole.chance('module', null), supply: whole.chance('supply', null) };
-  const { verdict, plan } = decide({
-    docket: filled,
-    wheelEnd,
-    names: d.names,
-    causes,
-    shared,
-    dangers: d.dangers,
-    plan: main?.plan ?? null,
-    other: main && wheelEnd ? main.planUnder(OTHER_SCHOOL[school]) : null,
-    school,
-    conflicts: corner.conflicts,
-    echoesOnly,
-    codes,
-    currency: knowledge.currency,
-    a,
-  });
-  return { d, causes, plans, main, echoesOnly, shared, verdict, plan };
-};
-
 /**
  * The whole flow as one pure function: facts to causes to parts that fit to priced offers to a plan and a hand-over.
  * The screen, the API and the command line all show what this returns.
@@ -160,7 +106,32 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     .flatMap((planned) => offersAt(planned, d, knowledge))
     .sort((x, y) => x.allIn.mean - y.allIn.mean);
   const encoder = main !== null && !hasRing(main.architecture);
-  const cautions = cautionsFor({ docket: filled, dangers: d.dangers, codes, offers, verdict, encoder, a });
+  // A shop sees too few snapped sensors to be told that none will snap: a caution stands by judgement too.
+  const careful = knowledge.learned.jobs > 0 ? assumptionsFor(docket, judgedOnly(knowledge)) : a;
+  const mayStick = plans.some(({ end, architecture }) =>
+    offers.some(
+      ({ part, wheelEnd: at, seizure }) =>
+        seizure !== null &&
+        at === end.wheelEnd &&
+        seizureChance(part, {
+          wheelEnd: at,
+          architecture,
+          docket: filled,
+          today: knowledge.today,
+          a: careful,
+        }) > careful.get('caution.seizure-above'),
+    ),
+  );
+  const cautions = cautionsFor({
+    mayStick,
+    docket: filled,
+    dangers: d.dangers,
+    codes,
+    offers,
+    verdict,
+    encoder,
+    a,
+  });
   const leading = causes
     .filter(
       (c, i) =>
@@ -251,6 +222,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       })),
       tyre: Object.values(vehicle.tyres ?? {})[0] ?? knowledge.slice.vehicle?.tyre ?? null,
     },
+    fromLedger: fromLedger(docket, knowledge, verdict, offers, names),
     sheets: sheetsFor({
       docket: filled,
       slice: knowledge.slice,

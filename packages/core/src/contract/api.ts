@@ -3,14 +3,24 @@ import { Knowledge } from '../advice/knowledge.ts';
 import { Advice } from '../vocabulary/advice.ts';
 import { CataloguePart } from '../vocabulary/catalogue.ts';
 import { Comparison } from '../vocabulary/comparison.ts';
-import { Docket } from '../vocabulary/docket.ts';
+import { Docket, Outcome } from '../vocabulary/docket.ts';
+import { LearnedCounts } from '../ledger/tally.ts';
+import {
+  BadPart,
+  Calibration,
+  Comeback,
+  LearnedLine,
+  LedgerFigures,
+  Unheard,
+} from '../vocabulary/ledgerViews.ts';
+import { WeakPlace } from '../vocabulary/weakPlace.ts';
 import { IntakeReading } from '../vocabulary/intakeReading.ts';
 import { TOOLS } from '../vocabulary/partFigures.ts';
 import { LONGEST } from '../vocabulary/longest.ts';
 import { SupplierOrder, SupplierOrderFile, ToOrder } from '../vocabulary/supplierOrder.ts';
 import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { PartClass, Side } from '../vocabulary/words.ts';
+import { Cause, PartClass, Side } from '../vocabulary/words.ts';
 import { ChangeLine, CustomerLine, DocketLine, DocketLines, DocketView, Figures } from './docketViews.ts';
 import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
 import { AssumptionLine, ShopView, TurnedAnswer, VehicleLine } from './shopViews.ts';
@@ -36,6 +46,18 @@ export const IntakeRequest = z.strictObject({
   axles: z.number().int().min(1).max(9).nullish(),
 });
 export type IntakeRequest = z.infer<typeof IntakeRequest>;
+
+const filterText = z.string().max(80).optional();
+const LedgerQuery = z.strictObject({
+  from: z.iso.date().optional(),
+  to: z.iso.date().optional(),
+  line: filterText,
+  part: PartClass.optional(),
+  wheelEnd: WheelEnd.optional(),
+  cause: Cause.optional(),
+  desk: filterText,
+  customer: z.coerce.number().int().min(1).optional(),
+});
 
 /** One way in: what it takes in its address and its body, and what it answers. */
 interface Endpoint {
@@ -123,6 +145,45 @@ export const API = {
     answer: z.array(z.object({ at: z.iso.datetime(), dockets: z.number().int(), changes: z.number().int() })),
   },
   'GET /figures': { answer: Figures },
+
+  /** Closed dockets counted, by filter: days inclusive. */
+  'GET /ledger': {
+    query: LedgerQuery,
+    answer: z.object({
+      figures: LedgerFigures,
+      lines: z.array(z.object({ id: z.string(), name: z.string() })),
+      desks: z.array(z.string()),
+      bad: z.array(BadPart),
+      weak: z.array(WeakPlace),
+    }),
+  },
+  'GET /ledger/file': { query: LedgerQuery, answer: z.string() },
+  'GET /ledger/calibration': { query: LedgerQuery, answer: Calibration },
+  /** Orders handed over of which nobody said what came of it, oldest first. */
+  'GET /ledger/unheard': {
+    query: z.strictObject({ limit: z.coerce.number().int().min(1).max(200).default(50) }),
+    answer: z.object({ unheard: z.array(Unheard), total: z.number().int() }),
+  },
+  'GET /ledger/learned': { answer: z.array(LearnedLine) },
+  /** Learned counts, without customers; and those of another shop poured in. */
+  'GET /ledger/counts': { answer: LearnedCounts },
+  'POST /ledger/counts': {
+    body: z.unknown(),
+    answer: z.object({ shop: z.string(), counts: z.number().int() }),
+  },
+  'POST /ledger/relearn': { body: z.strictObject({}), answer: z.object({ jobs: z.number().int() }) },
+  /** What words say came of a sale. */
+  'POST /outcome': {
+    body: z.strictObject({ words: z.string().min(1).max(2000) }),
+    answer: Outcome.partial(),
+  },
+  /** Earlier sales that a docket may have come back from. */
+  'GET /dockets/:id/comebacks': { answer: z.array(Comeback) },
+  /** Says that a docket came back from an earlier one: both are linked, the earlier outcome is corrected. */
+  'POST /dockets/:id/comebacks': {
+    body: z.strictObject({ of: z.number().int().min(1), changeId: made.nullish() }),
+    answer: DocketView,
+  },
 
   /** What is missing from suppliers, and the orders sent. */
   'GET /orders': {

@@ -28,4 +28,14 @@ export type {
 } from '../contract/partViews.ts';
 export type { LineState, OrderLineView, OrderNext, OrderView } from '../vocabulary/orderView.ts';
 export type { SupplierOrder, ToOrder } from '../vocabulary/supplierOrder.ts';
+export type {
+  BadPart,
+  Calibration,
+  Comeback,
+  LearnedLine,
+  LedgerFigures,
+  LedgerGroup,
+  LedgerShare,
+  Unheard,
+} from '../vocabulary/ledgerViews.ts';
 export type { AssumptionLine, ShopView, Turned, TurnedAnswer, VehicleLine } from '../contract/shopViews.ts';

@@ -10,9 +10,15 @@ export { CHECK_NAMES, kindOf, type CheckName } from '../checkKinds/checkTypes.ts
 export { askFor } from '../fitment/attributes.ts';
 export { addToOrder, declineWay, skipLine, takeOffer, takeSkipped, takeWay } from '../handover/takeOffer.ts';
 export { addQuote, quoteFile, toPay } from '../quote/makeQuote.ts';
+export { readOutcome } from '../intake/readOutcome.ts';
+export { changeClaim, foundOnIt, raiseClaim } from '../stock/claims.ts';
+export { warrantyOf, soldOn } from '../stock/warranty.ts';
+export { CLAIM_STATES, GOT_OUT, KNOWN_BY } from '../vocabulary/wordLists.ts';
+export type { Claim } from '../vocabulary/sale.ts';
 export { ELSEWHERE_KINDS, type Elsewhere, type Quote } from '../vocabulary/sale.ts';
 export { localDay } from '../vocabulary/days.ts';
 export { partsOf } from '../vocabulary/chosenParts.ts';
+export { RENEWED } from '../partKinds/partData.ts';
 export { openDeposits, takeCore } from '../stock/refund.ts';
 export { beforeItLeaves } from '../stock/beforeItLeaves.ts';
 export { bringBack, CAME_BACK, handOver, piecesOut, readyPieces, type CameBack } from '../stock/handOver.ts';

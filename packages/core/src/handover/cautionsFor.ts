@@ -21,6 +21,8 @@ export interface Cautioned {
   /** Whether a magnetic encoder may be at the corner. */
   readonly encoder: boolean;
   readonly a: Assumptions;
+  /** Whether judgement alone, without what was learned, says that an old sensor may snap. */
+  readonly mayStick: boolean;
 }
 
 /** Every caution this docket calls for, the gravest first. */
@@ -32,6 +34,7 @@ export const cautionsFor = ({
   verdict,
   encoder,
   a,
+  mayStick,
 }: Cautioned): Caution[] => {
   const parts = new Set<PartClass>([
     ...(verdict.part ? [verdict.part, ...verdict.with] : []),
@@ -47,7 +50,10 @@ export const cautionsFor = ({
         codes.some((c) => c.role === 'root' && c.status === 'active'),
     ],
     ['lifting', offers.length > 0 || (verdict.check !== null && kindOf(verdict.check).lifts)],
-    ['seizure-risk', offers.some((offer) => (offer.seizure ?? 0) > a.get('caution.seizure-above'))],
+    [
+      'seizure-risk',
+      mayStick || offers.some((offer) => (offer.seizure ?? 0) > a.get('caution.seizure-above')),
+    ],
     [
       'single-use-fasteners',
       any(

@@ -26,27 +26,32 @@ export const ageBin = (years: number): number => AGE_BINS.filter((edge) => years
 /** Faults of a cause: what is told as one word is learned as one. */
 export const faultsOf = (cause: string): Fault[] => FAULTS.filter((fault) => causeOf(fault) === cause);
 
+/** Cells that a cause at a place counts in: everyone, how it is built, its line and axle. */
+export const cellsOf = (entry: LedgerEntry, cause: string, place: string): string[] => {
+  if (place !== 'front' && place !== 'rear') return [keyOf('cause', cause)];
+  const build = entry.builds[place];
+  return [
+    keyOf('cause', cause),
+    ...(build ? [keyOf('build', build, cause)] : []),
+    ...(entry.line ? [keyOf('line', entry.line, place, build ?? 'unknown', cause)] : []),
+  ];
+};
+/** What a job counts towards what fails how often. */
+export const causeWeight = (entry: LedgerEntry, a: Assumptions): number =>
+  entry.weight * (entry.told ? 1 : a.get('learning.untold'));
+
 /** What an entry adds to the counts of causes alone. */
-export const causeCounts = (entry: LedgerEntry, a: Assumptions): Count[] => {
-  const weight = entry.weight * (entry.told ? 1 : a.get('learning.untold'));
+const causeCounts = (entry: LedgerEntry, a: Assumptions): Count[] => {
+  const weight = causeWeight(entry, a);
   const sums = new Map<string, { n: number; e: number; x: number }>();
   const add = (key: string, n: number, e: number, x: number) => {
     const sum = sums.get(key) ?? { n: 0, e: 0, x: 0 };
     sums.set(key, { n: sum.n + n, e: sum.e + e, x: sum.x + x });
   };
-  const keysFor = (cause: string, place: string): string[] => {
-    if (place !== 'front' && place !== 'rear') return [keyOf('cause', cause)];
-    const build = entry.builds[place];
-    return [
-      keyOf('cause', cause),
-      ...(build ? [keyOf('build', build, cause)] : []),
-      ...(entry.line ? [keyOf('line', entry.line, place, build ?? 'unknown', cause)] : []),
-    ];
-  };
   for (const { cause, place, p } of entry.expected)
-    for (const key of keysFor(cause, place)) add(key, 0, p * weight, 0);
+    for (const key of cellsOf(entry, cause, place)) add(key, 0, p * weight, 0);
   for (const { cause, place, p } of entry.truth)
-    for (const key of keysFor(cause, place)) add(key, p * weight, 0, p * p * weight);
+    for (const key of cellsOf(entry, cause, place)) add(key, p * weight, 0, p * p * weight);
   return [...sums].map(([key, sum]) => ({ key, ...sum, jobs: weight }));
 };
 
@@ -102,11 +107,18 @@ const checkCounts = (entry: LedgerEntry, a: Assumptions): Count[] =>
     ),
   );
 
+/** Counts are whole multiples of this: sums of them are exact in any order, and what is taken away is gone without a trace. */
+const GRAIN = 2 ** -20;
+const exact = ({ key, n, e, x, jobs }: Count): Count => {
+  const whole = (value: number) => Math.round(value / GRAIN) * GRAIN;
+  return { key, n: whole(n), e: whole(e), x: whole(x), jobs: whole(jobs) };
+};
+
 /** What an entry adds to the counts; taken away again it leaves them as they were. */
 export const countsOf = (entry: LedgerEntry, a: Assumptions): Count[] => {
   const { seizure, tier, partNumber, sold, badFromBox, hours, said, parts } = entry;
   const [part] = parts;
-  return [
+  const counts: Count[] = [
     ...causeCounts(entry, a),
     ...cureCounts(entry, a),
     ...checkCounts(entry, a),
@@ -149,4 +161,5 @@ export const countsOf = (entry: LedgerEntry, a: Assumptions): Count[] => {
         ]
       : []),
   ];
+  return counts.map(exact);
 };

@@ -53,6 +53,9 @@ const numberOf = (
   };
 };
 
+/** Causes are told wrong now and then, which no number of jobs makes up for: so far off a rate may be for that alone. */
+const TELLING = 1.1;
+
 /**
  * A factor on expected counts: Gamma prior worth `weight` jobs round one, conjugate to counts that are Poisson round their
  * expectation. `share` is what part of all jobs is expected here. Soft counts tell less than seen ones: their interval is
@@ -67,7 +70,11 @@ const factorOf = ({ n, e, x }: typeof EMPTY, share: number, weight: number, abov
   const { low, high } = gammaInterval(seen, seen / mean);
   // What is only believed echoes the judgement: the truth may lie as much further off again.
   const further = mean ** (1 / Math.max(0.3, worth));
-  return { mean, low: Math.min(low, (low / mean) * further), high: Math.max(high, (high / mean) * further) };
+  return {
+    mean,
+    low: Math.min(low, (low / mean) * further) / TELLING,
+    high: Math.max(high, (high / mean) * further) * TELLING,
+  };
 };
 
 /** Rates of causes alone: everyone, then by how the sensor is built, then by line and axle, each leaning on the one above. */
@@ -150,7 +157,7 @@ export const learnCauses = (tally: Tally, judged: Assumptions): LearnedNumber[] 
 };
 
 /** Trials beyond which the errors of those who tell outweigh chance. */
-const MOST_TOLD = 150;
+const MOST_TOLD = 100;
 
 const chanceOf = (n: number, of: number, worth: number, prior: number, weight: number): Interval => {
   const { mean } = betaInterval(weight * prior + n, weight * (1 - prior) + Math.max(0, of - n));
@@ -285,7 +292,7 @@ const learnSeizure = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
     const prior = judged.find(key, 0);
     if (prior <= 0) return;
     // Metal, salt and age are told apart by the same jobs: each has about half of them to itself.
-    const half = NORMAL_HALF * Math.sqrt(2 / (weight + seen));
+    const half = NORMAL_HALF * Math.sqrt(2.6 / (weight + seen));
     const at = (shift: number) => prior * Math.exp(log + shift);
     out.push(numberOf(key, null, prior, { mean: at(0), low: at(-half), high: at(half) }, of));
   };
@@ -312,7 +319,8 @@ const learnPace = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
     const weight = judged.get('learning.weight.pace');
     const mean = n / (weight + e);
     const variance = (weight * USUAL_SPREAD ** 2 + Math.max(0, x - (n * n) / e)) / (weight + e);
-    const half = NORMAL_HALF * Math.sqrt(variance / (weight + e));
+    // Of few jobs their spread is as uncertain as their mean.
+    const half = NORMAL_HALF * Math.sqrt(variance / (weight + e)) * (1 + 1 / (weight + e)) * 1.1;
     const name = `pace.${part}`;
     if (!Object.hasOwn(DEFAULT_ASSUMPTIONS, name)) return [];
     const prior = judged.get(name);

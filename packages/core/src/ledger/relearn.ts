@@ -1,29 +1,22 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import type { CauseShare, LedgerEntry } from '../vocabulary/ledgerEntry.ts';
-import { causeCounts, faultsOf } from './counts.ts';
-import { learnCauses, type LearnedNumber } from './learn.ts';
-import { toOne } from './places.ts';
-import { tallyOf, type MonthCount } from './tally.ts';
+import type { LedgerEntry } from '../vocabulary/ledgerEntry.ts';
+import { causeWeight, cellsOf, faultsOf, partsOfKey, type Count } from './counts.ts';
+import { learnCauses } from './learn.ts';
+import { weightOf } from './tally.ts';
 
 /** Rounds of expectation and maximisation at most, and the change of a share below which it has come to rest. */
 const MOST_ROUNDS = 15;
 const AT_REST = 0.01;
 
-/** By how much what is learned moves a cause at a place of a line, against judgement. */
-const movesOf = (numbers: readonly LearnedNumber[]) => {
-  const by = new Map(
-    numbers.map(({ key, line, learned, prior }) => [`${line ?? ''} ${key}`, learned / prior]),
-  );
-  return ({ cause, place }: CauseShare, { line, builds }: LedgerEntry): number => {
-    const build = place === 'front' || place === 'rear' ? builds[place] : null;
-    const [fault = cause] = faultsOf(cause);
-    return (
-      (by.get(` prior.${fault}`) ?? 1) *
-      (build ? (by.get(` build.${build}.${fault}`) ?? 1) : 1) *
-      (line ? (by.get(`${line} line.${place}.${fault}`) ?? 1) : 1)
-    );
-  };
-};
+/** A share of an entry with the cells it counts in, as numbers: the rounds run over fifty thousand of them. */
+interface Cell {
+  readonly key: string;
+  n: number;
+  e: number;
+  x: number;
+  /** By how much what is learned moves it against judgement. */
+  moved: number;
+}
 
 /**
  * Learns anew from the first job on: what each job was most likely, under what all jobs together teach, until nothing moves
@@ -39,29 +32,90 @@ export const relearn = (
   month: string,
 ): LedgerEntry[] => {
   const half = judged.get('learning.half-life');
-  const numbersFrom = (all: readonly LedgerEntry[]): LearnedNumber[] => {
-    const counts: MonthCount[] = all.flatMap((entry) =>
-      causeCounts(entry, judged).map((count) => ({ ...count, month: entry.closedOn.slice(0, 7) })),
-    );
-    return learnCauses(tallyOf(counts, month, half), judged);
+  const cells: Cell[] = [];
+  const numbers = new Map<string, number>();
+  const idOf = (key: string): number => {
+    const known = numbers.get(key);
+    if (known !== undefined) return known;
+    numbers.set(key, cells.length);
+    cells.push({ key, n: 0, e: 0, x: 0, moved: 1 });
+    return cells.length - 1;
   };
-  let believed = [...entries];
+  const jobs = entries.map((entry) => {
+    const weight = causeWeight(entry, judged) * weightOf(entry.closedOn.slice(0, 7), month, half);
+    for (const { cause, place, p } of entry.expected)
+      for (const key of cellsOf(entry, cause, place)) {
+        const cell = cells[idOf(key)];
+        if (cell) cell.e += p * weight;
+      }
+    return {
+      weight,
+      ids: entry.truth.map(({ cause, place }) => cellsOf(entry, cause, place).map(idOf)),
+      base: entry.truth.map(({ p, moved }) => p / (moved ?? 1)),
+      now: entry.truth.map(({ p }) => p),
+    };
+  });
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const moved = movesOf(numbersFrom(believed));
-    let most = 0;
-    believed = entries.map((entry, i) => {
-      const truth = toOne(
-        entry.truth.map((share) => ({
-          ...share,
-          p: (share.p * moved(share, entry)) / (share.moved ?? 1),
-        })),
-      );
-      truth.forEach(({ p }, k) => {
-        most = Math.max(most, Math.abs(p - (believed[i]?.truth[k]?.p ?? 0)));
+    for (const cell of cells) {
+      cell.n = 0;
+      cell.x = 0;
+    }
+    for (const { weight, ids, now } of jobs)
+      ids.forEach((own, k) => {
+        const p = now[k] ?? 0;
+        for (const id of own) {
+          const cell = cells[id];
+          if (!cell) continue;
+          cell.n += p * weight;
+          cell.x += p * p * weight;
+        }
       });
-      return { ...entry, truth };
-    });
+    const tally = new Map<string, Omit<Count, 'key'>>(
+      cells.map(({ key, n, e, x }) => [key, { n, e, x, jobs: e }]),
+    );
+    const learned = new Map(
+      learnCauses(tally, judged).map(({ key, line, learned: value, prior }) => [
+        `${line ?? ''} ${key}`,
+        value / prior,
+      ]),
+    );
+    for (const cell of cells) {
+      const [kind, first = '', second = '', , last = ''] = partsOfKey(cell.key);
+      const cause = kind === 'cause' ? first : kind === 'build' ? second : last;
+      const [fault = cause] = faultsOf(cause);
+      cell.moved =
+        learned.get(
+          kind === 'cause'
+            ? ` prior.${fault}`
+            : kind === 'build'
+              ? ` build.${first}.${fault}`
+              : `${first} line.${second}.${fault}`,
+        ) ?? 1;
+    }
+    let most = 0;
+    for (const { ids, base, now } of jobs) {
+      let total = 0;
+      const next = base.map((p, k) => {
+        let moved = p;
+        for (const id of ids[k] ?? []) moved *= cells[id]?.moved ?? 1;
+        total += moved;
+        return moved;
+      });
+      next.forEach((p, k) => {
+        const share = total > 0 ? p / total : 0;
+        most = Math.max(most, Math.abs(share - (now[k] ?? 0)));
+        now[k] = share;
+      });
+    }
     if (most < AT_REST) break;
   }
-  return believed;
+  return entries.map((entry, i) => ({
+    ...entry,
+    truth: entry.truth.map((share, k) => ({
+      ...share,
+      p: jobs[i]?.now[k] ?? share.p,
+      // What it was moved by in the end: a later run starts from judgement again.
+      moved: (jobs[i]?.ids[k] ?? []).reduce((product, id) => product * (cells[id]?.moved ?? 1), 1),
+    })),
+  }));
 };

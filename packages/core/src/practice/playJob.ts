@@ -1,4 +1,4 @@
-import { judge } from '../advice/advise.ts';
+import { judge } from '../advice/judge.ts';
 import { bareKnowledge, type Knowledge } from '../advice/knowledge.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { SOUND_RESULT } from '../checkKinds/checkData.ts';
@@ -96,8 +96,9 @@ export const playJob = (
   random: Random,
   /** Told the docket as it stands before every step. */
   watch: (docket: Docket) => void = () => undefined,
+  /** What those who work our way know beside the docket. */
+  knowledge: Knowledge = bareKnowledge(today),
 ): PlayedJob => {
-  const knowledge: Knowledge = bareKnowledge(today);
   const wrong = new Map<WheelEnd, State>(job.truth);
   let shared: readonly Fault[] = job.shared;
   let docket: Docket = job.docket;

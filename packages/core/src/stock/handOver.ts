@@ -1,4 +1,5 @@
 import type { Docket } from '../vocabulary/docket.ts';
+import { raiseClaim } from './claims.ts';
 import type { OrderView } from '../vocabulary/orderView.ts';
 
 /** Pieces of each part that can go with the customer now. */
@@ -20,14 +21,17 @@ export const handOver = (docket: Docket, order: OrderView, on: string): Docket =
 export const CAME_BACK = ['unopened', 'opened', 'bad'] as const;
 export type CameBack = (typeof CAME_BACK)[number];
 
-/** A docket to which one piece came back: as it left, opened, or bad from the box, which is exchanged. */
-export const bringBack = (docket: Docket, partNumber: string, how: CameBack, on: string): Docket => ({
-  ...docket,
-  returned: [
-    ...(docket.returned ?? []),
-    { partNumber, quantity: 1, opened: how !== 'unopened', ...(how === 'bad' ? { bad: true } : {}), on },
-  ],
-});
+/** A docket to which one piece came back: as it left, opened, or bad from the box, which is exchanged and claimed. */
+export const bringBack = (docket: Docket, partNumber: string, how: CameBack, on: string): Docket => {
+  const back: Docket = {
+    ...docket,
+    returned: [
+      ...(docket.returned ?? []),
+      { partNumber, quantity: 1, opened: how !== 'unopened', ...(how === 'bad' ? { bad: true } : {}), on },
+    ],
+  };
+  return how === 'bad' ? raiseClaim(back, { partNumber, quantity: 1, on, fromBox: true }) : back;
+};
 
 /** Pieces of a part that are with the customer. */
 export const piecesOut = (docket: Docket, partNumber: string): number =>

@@ -220,6 +220,8 @@ export const Advice = z.object({
     ),
     tyre: z.string().nullable(),
   }),
+  /** What closed jobs say here: a verdict that learning turned, weak places of the line, parts that came back bad. */
+  fromLedger: z.array(z.string()),
   /** The pages that leave the counter, in the order they print: for what was taken, or else for what the verdict says. */
   sheets: z.array(Sheet),
 });

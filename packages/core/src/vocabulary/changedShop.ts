@@ -1,9 +1,20 @@
 import type { ShopChange, ShopSettings } from './shop.ts';
 
+type Numbers = Readonly<Record<string, number>>;
+
+/** Numbers after a change: null takes one away. */
+const withChanges = (
+  numbers: Numbers,
+  change: Readonly<Record<string, number | null>> | undefined,
+): Record<string, number> =>
+  Object.fromEntries(
+    Object.entries({ ...numbers, ...change }).filter((entry): entry is [string, number] => entry[1] !== null),
+  );
+
 /** The settings as they are after a change. */
 export const changedShop = (
   settings: ShopSettings,
-  { overrides, ways, ...change }: ShopChange,
+  { overrides, frozen, ways, ...change }: ShopChange,
 ): ShopSettings => ({
   ...settings,
   ...(Object.fromEntries(
@@ -15,9 +26,6 @@ export const changedShop = (
       ShopSettings['ways']
     >),
   },
-  overrides: Object.fromEntries(
-    Object.entries({ ...settings.overrides, ...overrides }).filter(
-      (entry): entry is [string, number] => entry[1] !== null,
-    ),
-  ),
+  overrides: withChanges(settings.overrides, overrides),
+  frozen: withChanges(settings.frozen, frozen),
 });

@@ -15,6 +15,8 @@ const FIELDS = {
   units: z.enum(['metric', 'imperial']),
   /** What a customer calls with a result. */
   phone: z.string().max(LONGEST.phone).nullable(),
+  /** Whether what closed jobs teach counts. */
+  learning: z.boolean(),
 };
 
 /** What one shop sets for itself. `overrides` are its changes to the assumptions. */
@@ -28,12 +30,20 @@ export const ShopSettings = z.object({
   /** How it does what practitioners differ on. */
   ways: HouseWays.prefault({}),
   overrides: z.record(z.string(), z.number()).default({}),
+  learning: FIELDS.learning.default(true),
+  /** Learned numbers that are held where they were put, by name. */
+  frozen: z.record(z.string().max(200), z.number()).default({}),
 });
 export type ShopSettings = z.infer<typeof ShopSettings>;
 
-/** A change of them: only what is changed. A number of judgement that is null goes back to its default. */
+/** A change of them: only what is changed. A number of judgement that is null goes back to its default, a frozen one to what is learned. */
 export const ShopChange = z
-  .strictObject({ ...FIELDS, ways: HouseWayChange, overrides: z.record(z.string(), z.number().nullable()) })
+  .strictObject({
+    ...FIELDS,
+    ways: HouseWayChange,
+    overrides: z.record(z.string(), z.number().nullable()),
+    frozen: z.record(z.string().max(200), z.number().nullable()),
+  })
   .partial()
   .refine((change) => Object.keys(change).length > 0, { error: 'says nothing to change' });
 export type ShopChange = z.infer<typeof ShopChange>;

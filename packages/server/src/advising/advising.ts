@@ -5,11 +5,13 @@ import {
   type Docket,
   type IntakeContext,
   type IntakeReading,
+  type LedgerEntry,
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { createHash } from 'node:crypto';
 import { serialize } from 'node:v8';
 import { intakeKnowledge, knowledgeFor, today, type IntakeKnowledge } from '../store/catalogueStore.ts';
+import type { ToCount } from '../store/ledgerStore.ts';
 import { contextFrom, type SharedContext } from './tasks.ts';
 import type { Thinkers } from './thinkers.ts';
 
@@ -75,6 +77,21 @@ export class Advising {
       this.kept.delete(oldest);
     }
     return answer;
+  }
+
+  /** To be called when what closed jobs teach changed. */
+  ledgerMoved(): void {
+    this.shelfMoved();
+  }
+
+  /** A closed docket as the ledger counts it. */
+  count(given: ToCount): Promise<LedgerEntry> {
+    return this.thinkers.do('countTask', given);
+  }
+
+  /** Learns anew from all that was closed. */
+  relearn(entries: LedgerEntry[], overrides: Readonly<Record<string, number>>, month: string) {
+    return this.thinkers.do('relearnTask', { entries, overrides, month });
   }
 
   /** The ways compared; null where the corner is not known. */

@@ -2,6 +2,8 @@ import {
   advise,
   assumptionsWith,
   compareBench,
+  entryOf,
+  relearn,
   readIntake,
   type Advice,
   type Comparison,
@@ -9,8 +11,10 @@ import {
   type IntakeContext,
   type IntakeReading,
   type Knowledge,
+  type LedgerEntry,
 } from '@hardy/core';
 import { deserialize } from 'node:v8';
+import type { ToCount } from '../store/ledgerStore.ts';
 import type { IntakeKnowledge } from '../store/catalogueStore.ts';
 
 /** What is read with, written once and shared by all threads; `epoch` tells whether a thread has read it already. */
@@ -56,3 +60,17 @@ export const readTask = ({
   shared: SharedContext;
   own: Partial<IntakeContext>;
 }): IntakeReading => readIntake(text, { ...contextOf(shared), ...own });
+
+/** A closed docket as the ledger counts it. */
+export const countTask = ({ docket, facts, knowledge }: ToCount): LedgerEntry =>
+  entryOf(docket, docket.outcome as NonNullable<Docket['outcome']>, facts, knowledge);
+
+export const relearnTask = ({
+  entries,
+  overrides,
+  month,
+}: {
+  entries: LedgerEntry[];
+  overrides: Readonly<Record<string, number>>;
+  month: string;
+}): LedgerEntry[] => relearn(entries, assumptionsWith(overrides), month);

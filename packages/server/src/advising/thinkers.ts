@@ -1,10 +1,12 @@
 import { Piscina } from 'piscina';
-import type { adviseTask, compareTask, readTask } from './tasks.ts';
+import type { adviseTask, compareTask, countTask, readTask, relearnTask } from './tasks.ts';
 
 export interface Tasks {
   readonly adviseTask: typeof adviseTask;
   readonly compareTask: typeof compareTask;
   readonly readTask: typeof readTask;
+  readonly countTask: typeof countTask;
+  readonly relearnTask: typeof relearnTask;
 }
 
 /** Those who think: threads beside the one that answers, or that one itself. */

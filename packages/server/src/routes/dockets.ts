@@ -16,6 +16,7 @@ export const docketRoutes = ({ orm }: Store, advising: Advising): Router => {
       em(),
       (within, docket) => advising.advise(within, docket),
       () => advising.shelfMoved(),
+      (given) => advising.count(given),
     );
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 

@@ -20,6 +20,7 @@ import {
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { catalogueRows, marks, rawRows } from './catalogueRows.ts';
+import { learnedFor } from './learnedStore.ts';
 import { withFreePieces } from './shelfStore.ts';
 import { shopSettings } from './shopStore.ts';
 
@@ -100,6 +101,7 @@ export const knowledgeFor = async (em: EntityManager, docket: Docket): Promise<K
     slice: { ...slice, parts: await withFreePieces(em, slice.parts, today(), docket) },
     dictionary,
     overrides: shop.overrides,
+    learned: await learnedFor(em, id ?? null, today()),
     school: shop.school,
     ways: shop.ways,
     currency: shop.currency,

@@ -213,6 +213,12 @@ export const eraseCustomer = (
           JSON.stringify(scrubbed(JSON.parse(String(row.advice)), pattern)),
           row.id,
         ]);
+      const counted = await rawRows(tx, 'select entry from ledger_entry where docket_id = ?', [docket]);
+      for (const row of counted)
+        await rawRun(tx, 'update ledger_entry set entry = ?, person_id = null where docket_id = ?', [
+          JSON.stringify(scrubbed(JSON.parse(String(row.entry)), pattern)),
+          docket,
+        ]);
       const [now] = await rawRows(tx, 'select document from docket where id = ?', [docket]);
       await rawRun(
         tx,

@@ -6,6 +6,7 @@ import {
   parseDocket,
   type Advice,
   type Docket,
+  type LedgerEntry,
   type MergeClash,
 } from '@hardy/core';
 import type { ChangeLine, DocketState, DocketView } from '@hardy/core/contract';
@@ -13,7 +14,8 @@ import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import { notFound, problem } from '../problem.ts';
 import { columnsOf } from './docketRows.ts';
-import { today } from './catalogueStore.ts';
+import { knowledgeFor, today } from './catalogueStore.ts';
+import { countHere, entryFor, putEntry, type Counter } from './ledgerStore.ts';
 import { POINTER } from './cataloguePointer.ts';
 import { ChangeRow, DocketRow, GivenAdviceRow, SettingRow } from './entities.ts';
 import { docketOf, documentOf } from './people.ts';
@@ -56,8 +58,9 @@ export class DocketStore {
   constructor(
     private readonly em: EntityManager,
     private readonly adviser: Adviser,
-    /** Told when pieces on the shelf were put aside, let go or moved: what is advised elsewhere may change. */
-    private readonly shelfMoved: () => void = () => undefined,
+    /** Told when pieces on the shelf moved, or closed jobs teach something else: what is advised elsewhere may change. */
+    private readonly moved: () => void = () => undefined,
+    private readonly counter: Counter = countHere,
   ) {}
 
   /** Opens a docket; one whose id is known already is given as it is. */
@@ -100,7 +103,7 @@ export class DocketStore {
       await tx.flush();
       return made;
     });
-    if (moved) this.shelfMoved();
+    if (moved) this.moved();
     return twin ? this.view(row) : this.view(row, advice);
   }
 
@@ -204,16 +207,35 @@ export class DocketStore {
     };
   }
 
+  /** What came of a docket as the ledger counts it: null where nothing did. */
+  private async entry(row: DocketRow, docket: Docket, at: Date): Promise<LedgerEntry | null> {
+    const { id, number, createdAt: openedAt } = row;
+    return entryFor(
+      this.em,
+      docket,
+      { id, number, openedAt, at },
+      await knowledgeFor(this.em, docket),
+      this.counter,
+    );
+  }
+
   /** Keeps the advice as it stands when something is taken, with the numbers it was given under. */
-  private async giveAdvice(tx: EntityManager, docketId: string, version: number, advice: Advice, at: Date) {
+  private async giveAdvice(
+    tx: EntityManager,
+    docketId: string,
+    version: number,
+    { docket, advice }: { docket: Docket; advice: Advice },
+    at: Date,
+  ) {
     const { overrides, school } = await shopSettings(tx);
+    const { learned } = await knowledgeFor(tx, docket);
     const pointer = await tx.findOne(SettingRow, { key: POINTER });
     await tx.insert(GivenAdviceRow, {
       docketId,
       version,
       at,
       advice: JSON.stringify(advice),
-      settings: JSON.stringify({ overrides, school }),
+      settings: JSON.stringify({ overrides, school, learned: learned.overrides }),
       catalogue: pointer?.value ?? null,
     });
   }
@@ -307,7 +329,10 @@ export class DocketStore {
       const step = await made(row);
       const advice = await this.adviser(this.em, step.docket);
       const { version } = row;
-      const { chosen } = await docketOf(this.em, row.document);
+      const before = await docketOf(this.em, row.document);
+      const { chosen } = before;
+      const entry =
+        step.docket.outcome || before.outcome ? await this.entry(row, step.docket, at) : undefined;
       let moved = false;
       const written = await this.em.transactional(async (tx) => {
         const now = await tx.findOne(DocketRow, { id }, { refresh: true });
@@ -334,12 +359,13 @@ export class DocketStore {
           at,
         });
         if (step.docket.chosen && !isSame(step.docket.chosen, chosen))
-          await this.giveAdvice(tx, id, next, advice, at);
+          await this.giveAdvice(tx, id, next, { docket: step.docket, advice }, at);
         await tx.flush();
         moved = await settleDocket(tx, id, step.docket, await this.day(tx), at);
+        if (entry !== undefined && (await putEntry(tx, id, entry, now.personId ?? null))) moved = true;
         return true;
       });
-      if (written && moved) this.shelfMoved();
+      if (written && moved) this.moved();
       if (written) return this.view(await this.load(id), advice);
     }
     throw problem(503, 'Busy', 'others change this docket at the same time; try again in a moment');

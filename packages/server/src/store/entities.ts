@@ -208,6 +208,42 @@ export const GivenAdviceRow = defineEntity({
   },
 });
 
+/** A closed docket as the ledger counts it; no customer stands in the entry. */
+export const LedgerRow = defineEntity({
+  name: 'LedgerRow',
+  tableName: 'ledger_entry',
+  properties: {
+    docketId: p.string().primary(),
+    number: p.integer(),
+    closedOn: p.string().index(),
+    line: p.string().nullable().index(),
+    wheelEnd: p.string().nullable(),
+    part: p.string().nullable(),
+    cause: p.string().nullable(),
+    desk: p.string().nullable(),
+    personId: p.integer().nullable().index(),
+    result: p.string(),
+    entry: p.text(),
+    /** What it added to the counts, to the grain. */
+    counts: p.text(),
+  },
+});
+
+/** What was counted, by shop, key and month; an empty name is this shop. */
+export const CountRow = defineEntity({
+  name: 'CountRow',
+  tableName: 'learned_count',
+  properties: {
+    shop: p.string().primary(),
+    key: p.string().primary(),
+    month: p.string().primary(),
+    n: p.double(),
+    e: p.double(),
+    x: p.double(),
+    jobs: p.double(),
+  },
+});
+
 /** The database’s own; the catalogue has a file and entities of its own. */
 export const ENTITIES = [
   DocketRow,
@@ -223,4 +259,6 @@ export const ENTITIES = [
   GivenAdviceRow,
   PersonRow,
   ErasureRow,
+  LedgerRow,
+  CountRow,
 ];

@@ -8,6 +8,7 @@ import { useScanner } from './useScanner.ts';
 const ROOMS = [
   { to: '/shelf', name: 'Shelf' },
   { to: '/orders', name: 'Suppliers' },
+  { to: '/ledger', name: 'Ledger' },
   { to: '/trace', name: 'Trace bench' },
   { to: '/setup', name: 'Setup' },
 ] as const;

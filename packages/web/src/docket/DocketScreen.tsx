@@ -34,6 +34,7 @@ import { answerQuestion } from './answerQuestion.ts';
 import { CausesPanel } from './CausesPanel.tsx';
 import { CautionsPanel } from './CautionsPanel.tsx';
 import { ChassisPlan } from './ChassisPlan.tsx';
+import { ComebackPanel } from './ComebackPanel.tsx';
 import { ClashDialog } from './ClashDialog.tsx';
 import { CloseDialog } from './CloseDialog.tsx';
 import { FactsPanel } from './FactsPanel.tsx';
@@ -247,6 +248,7 @@ export function DocketScreen() {
                       }))
                     }
                   />
+                  <ComebackPanel id={id} docket={docket} names={advice.vehicle} />
                   <ProofPicture
                     before={docket.proof?.before ?? null}
                     after={docket.proof?.after ?? null}
@@ -345,13 +347,15 @@ export function DocketScreen() {
           tyre={advice?.vehicle.tyre ?? null}
           onClose={() => setSumming(false)}
         />
-        <CloseDialog
-          docketId={id}
-          open={closing}
-          outcome={docket?.outcome ?? null}
-          onClose={() => setClosing(false)}
-          onSave={saveOutcome}
-        />
+        {docket && (
+          <CloseDialog
+            docketId={id}
+            open={closing}
+            docket={docket}
+            onClose={() => setClosing(false)}
+            onSave={saveOutcome}
+          />
+        )}
         <ClashDialog clash={clash} onChoose={resolve} />
       </Desk>
     </DocketLimits>

@@ -23,7 +23,9 @@ import { Link } from 'react-router';
 import { Choice } from '../desk/Choice.tsx';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { price } from '../format.ts';
+import { RESULT_IN_WORDS } from './outcomeWords.ts';
 import { orderLines, otherNumberNow } from './orderLines.ts';
+import { ClaimsPanel } from './ClaimsPanel.tsx';
 import { OrderTable } from './OrderTable.tsx';
 import { ProofFields } from './ProofFields.tsx';
 import { PromiseForm } from './PromiseForm.tsx';
@@ -204,6 +206,15 @@ export function OrderPanel({
           </p>
         </details>
       )}
+      <ClaimsPanel
+        id={id}
+        docket={docket}
+        currency={advice.currency}
+        change={change}
+        parts={[...new Set(out.map(({ partNumber }) => partNumber))].filter((number) =>
+          lines.some((line) => line.partNumber === number && line.companion !== true),
+        )}
+      />
       {(docket.declined ?? []).length > 0 && (
         <details>
           <summary>{docket.declined?.length} other ways were compared and left</summary>
@@ -219,7 +230,7 @@ export function OrderPanel({
       )}
       {docket.outcome && (
         <p className="look-here" role="status">
-          Closed: {docket.outcome.result.replace(/-/g, ' ')}
+          Closed: {RESULT_IN_WORDS[docket.outcome.result].toLowerCase()}
           {docket.outcome.note ? `. ${docket.outcome.note}` : ''}
         </p>
       )}

@@ -43,7 +43,7 @@ export function VerdictBand({
           {next && !stop ? `What the facts say: ${verdict.sentence}` : verdict.sentence}
         </p>
         {!next && <p className="verdict-why">{verdict.because.filter(Boolean).join(' \u00B7 ')}</p>}
-        {verdict.also.map((line) => (
+        {[...verdict.also, ...advice.fromLedger].map((line) => (
           <p key={line} className="verdict-also">
             {line}
           </p>

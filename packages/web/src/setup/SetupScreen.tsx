@@ -16,6 +16,7 @@ import { useKeys } from '../desk/useKeys.ts';
 import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { assumptionName, unitInWords } from './assumptionName.ts';
+import { LearnedPanel } from './LearnedPanel.tsx';
 import { HouseWaysPanel } from './HouseWaysPanel.tsx';
 import { AssumptionTable } from './AssumptionTable.tsx';
 import './setup.css';
@@ -43,12 +44,15 @@ interface Change {
   readonly isUndo: boolean;
 }
 
+/** Numbers that a change touched, as they were before it. */
+const asBefore = (changed: object, before: Readonly<Record<string, number>>): Record<string, number | null> =>
+  Object.fromEntries(Object.keys(changed).map((key) => [key, before[key] ?? null]));
+
 /** The change that takes another one back. */
-const undoing = (before: ShopSettings, { overrides, ...change }: ShopChange): ShopChange => ({
+const undoing = (before: ShopSettings, { overrides, frozen, ...change }: ShopChange): ShopChange => ({
   ...Object.fromEntries(Object.keys(change).map((key) => [key, before[key as keyof ShopSettings]])),
-  ...(overrides && {
-    overrides: Object.fromEntries(Object.keys(overrides).map((key) => [key, before.overrides[key] ?? null])),
-  }),
+  ...(overrides && { overrides: asBefore(overrides, before.overrides) }),
+  ...(frozen && { frozen: asBefore(frozen, before.frozen) }),
 });
 
 /** What the shop sets for itself: its ways, and every judgement number with its reason. */
@@ -246,13 +250,21 @@ export function SetupScreen() {
                 </Button>
               )}
             </div>
-            <AssumptionTable
-              lines={lines}
-              overrides={shop.overrides}
-              daily={DAILY}
-              currency={shop.currency}
-              onChange={(key, value) => change({ overrides: { [key]: value } })}
-            />
+            <div className="setup-numbers">
+              <LearnedPanel
+                on={shop.learning}
+                version={version}
+                onTurn={(learning) => change({ learning })}
+                onFreeze={(name, value) => change({ frozen: { [name]: value } })}
+              />
+              <AssumptionTable
+                lines={lines}
+                overrides={shop.overrides}
+                daily={DAILY}
+                currency={shop.currency}
+                onChange={(key, value) => change({ overrides: { [key]: value } })}
+              />
+            </div>
           </div>
         )}
       </div>

@@ -5,6 +5,7 @@ import { Migration004ShopHistory } from './Migration004ShopHistory.ts';
 import { Migration005Search } from './Migration005Search.ts';
 import { Migration006Sale } from './Migration006Sale.ts';
 import { Migration007People } from './Migration007People.ts';
+import { Migration008Ledger } from './Migration008Ledger.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
 export const MIGRATIONS = [
@@ -15,4 +16,5 @@ export const MIGRATIONS = [
   Migration005Search,
   Migration006Sale,
   Migration007People,
+  Migration008Ledger,
 ];

@@ -1,0 +1,112 @@
+import Router from '@koa/router';
+import { calibrate, figuresOf, ledgerCsv, parse, readOutcome } from '@hardy/core';
+import { API } from '@hardy/core/contract';
+import type { Advising } from '../advising/advising.ts';
+import { today } from '../store/catalogueStore.ts';
+import { cameBack, comebacksFor, linkedBack, theComeback } from '../store/comebacks.ts';
+import { DocketStore } from '../store/docketStore.ts';
+import {
+  countsToLeave,
+  learnedFor,
+  learnedLines,
+  learnedNow,
+  poolCounts,
+  tablesBefore,
+} from '../store/learnedStore.ts';
+import { ledgerChoices, ledgerEntries, relearnAll } from '../store/ledgerStore.ts';
+import type { Store } from '../store/openStore.ts';
+import { unheardOrders } from '../store/unheard.ts';
+
+/** What came back: counted, compared with what was said, learned from. */
+export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
+  const router = new Router({ prefix: '/api' });
+  const em = () => orm.em.fork();
+
+  router.get('/ledger', async (ctx) => {
+    const filter = parse(API['GET /ledger'].query, ctx.query);
+    const learned = await learnedNow(em(), today());
+    ctx.body = {
+      figures: figuresOf(await ledgerEntries(em(), filter)),
+      ...(await ledgerChoices(em())),
+      bad: learned.bad,
+      weak: filter.line ? await weakOf(filter.line) : [],
+    };
+  });
+  const weakOf = async (line: string) => (await learnedFor(em(), line, today())).weak;
+
+  router.get('/ledger/file', async (ctx) => {
+    const filter = parse(API['GET /ledger/file'].query, ctx.query);
+    ctx.set('Content-Disposition', 'attachment; filename="ledger.csv"');
+    ctx.type = 'text/csv';
+    ctx.body = ledgerCsv(await ledgerEntries(em(), filter));
+  });
+
+  router.get('/ledger/calibration', async (ctx) => {
+    const filter = parse(API['GET /ledger/calibration'].query, ctx.query);
+    const entries = await ledgerEntries(em(), filter);
+    ctx.body = calibrate(entries, await tablesBefore(em(), today()));
+  });
+
+  router.get('/ledger/unheard', async (ctx) => {
+    const { limit } = parse(API['GET /ledger/unheard'].query, ctx.query);
+    ctx.body = await unheardOrders(em(), limit);
+  });
+
+  router.get('/ledger/learned', async (ctx) => {
+    ctx.body = await learnedLines(em(), today());
+  });
+
+  router.get('/ledger/counts', async (ctx) => {
+    ctx.set('Content-Disposition', 'attachment; filename="learned-counts.json"');
+    ctx.body = await countsToLeave(em());
+  });
+
+  router.post('/ledger/counts', async (ctx) => {
+    ctx.body = await poolCounts(em(), ctx.request.body);
+    advising.ledgerMoved();
+  });
+
+  router.post('/ledger/relearn', async (ctx) => {
+    parse(API['POST /ledger/relearn'].body, ctx.request.body);
+    ctx.body = await relearnAll(em(), today(), (entries, overrides, month) =>
+      advising.relearn(entries, overrides, month),
+    );
+    advising.ledgerMoved();
+  });
+
+  router.post('/outcome', (ctx) => {
+    ctx.body = readOutcome(parse(API['POST /outcome'].body, ctx.request.body).words);
+  });
+
+  router.get('/dockets/:id/comebacks', async (ctx) => {
+    ctx.body = await comebacksFor(em(), ctx.params.id ?? '', today());
+  });
+
+  router.post('/dockets/:id/comebacks', async (ctx) => {
+    const id = ctx.params.id ?? '';
+    const { of, changeId } = parse(API['POST /dockets/:id/comebacks'].body, ctx.request.body);
+    const comeback = theComeback(await comebacksFor(em(), id, today()), of);
+    const dockets = new DocketStore(
+      em(),
+      (within, docket) => advising.advise(within, docket),
+      () => advising.shelfMoved(),
+      (given) => advising.count(given),
+    );
+    const { number } = await dockets.get(id);
+    // The earlier one first: one that is linked and not put right would count as cured for good.
+    await dockets.hear(
+      comeback.id,
+      (docket) => Promise.resolve(cameBack(docket, comeback, number, today())),
+      {
+        label: `came back as docket ${number}`,
+        ...(changeId ? { changeId: `${changeId}-earlier` } : {}),
+      },
+    );
+    ctx.body = await dockets.hear(id, (docket) => Promise.resolve(linkedBack(docket, comeback)), {
+      label: `came back from docket ${of}`,
+      changeId: changeId ?? null,
+    });
+  });
+
+  return router;
+};

@@ -1,0 +1,238 @@
+import {
+  assumptionsWith,
+  badParts,
+  faultsOf,
+  learn,
+  learnedName,
+  LearnedCounts,
+  overridesFor,
+  parse,
+  tallyOf,
+  toLeave,
+  weakPlacesOf,
+  type Assumptions,
+  type CauseShare,
+  type Count,
+  type Knowledge,
+  type LearnedNumber,
+  type LedgerEntry,
+  type MonthCount,
+  type ShopSettings,
+  type Tally,
+} from '@hardy/core';
+import type { BadPart, LearnedLine } from '@hardy/core/contract';
+import type { EntityManager } from '@mikro-orm/better-sqlite';
+import { rawRows, rawRun } from './catalogueRows.ts';
+import { SettingRow } from './entities.ts';
+import { shopSettings } from './shopStore.ts';
+
+const VERSION = 'ledger';
+const OWN = '';
+
+/** What was learned, as it stands. */
+interface Learned {
+  readonly of: string;
+  readonly tally: Tally;
+  readonly numbers: readonly LearnedNumber[];
+  readonly bad: readonly BadPart[];
+  /** Closed jobs behind it, as they weigh today. */
+  readonly jobs: number;
+  readonly lineJobs: ReadonlyMap<string, number>;
+  readonly weak: Map<string, Knowledge['learned']['weak']>;
+}
+
+/** Kept for each database: reckoned anew when an outcome came, the month turned or a weight of learning was changed. */
+const kept = new WeakMap<object, Learned>();
+
+/** What judgement says, with the shop’s own weights of learning. */
+export const judgedFor = ({ overrides }: Pick<ShopSettings, 'overrides'>): Assumptions =>
+  assumptionsWith(
+    Object.fromEntries(Object.entries(overrides).filter(([key]) => key.startsWith('learning.'))),
+  );
+
+const versionOf = async (em: EntityManager): Promise<number> =>
+  Number((await em.findOne(SettingRow, { key: VERSION }, { refresh: true }))?.value ?? 0);
+
+const countUp = async (tx: EntityManager): Promise<void> => {
+  await tx.upsert(SettingRow, { key: VERSION, value: String((await versionOf(tx)) + 1) });
+};
+
+const monthCounts = async (em: EntityManager, shop: string | null = null): Promise<MonthCount[]> =>
+  (
+    await rawRows(
+      em,
+      `select key, month, n, e, x, jobs from learned_count${shop === null ? '' : ' where shop = ?'}`,
+      shop === null ? [] : [shop],
+    )
+  ).map(({ key, month, n, e, x, jobs }) => ({
+    key: String(key),
+    month: String(month),
+    n: Number(n),
+    e: Number(e),
+    x: Number(x),
+    jobs: Number(jobs),
+  }));
+
+/** Adds counts to those of a shop, or takes them away. */
+export const addCounts = async (
+  tx: EntityManager,
+  counts: readonly Count[],
+  month: string,
+  sign: 1 | -1,
+  shop = OWN,
+): Promise<void> => {
+  for (const { key, n, e, x, jobs } of counts)
+    await rawRun(
+      tx,
+      `insert into learned_count (shop, key, month, n, e, x, jobs) values (?, ?, ?, ?, ?, ?, ?)
+       on conflict (shop, key, month) do update set n = n + excluded.n, e = e + excluded.e, x = x + excluded.x, jobs = jobs + excluded.jobs`,
+      [shop, key, month, sign * n, sign * e, sign * x, sign * jobs],
+    );
+  await countUp(tx);
+};
+
+/** Puts other counts in the place of a shop’s. */
+export const replaceCounts = async (
+  tx: EntityManager,
+  counts: readonly MonthCount[],
+  shop = OWN,
+): Promise<void> => {
+  await rawRun(tx, 'delete from learned_count where shop = ?', [shop]);
+  for (const { month, ...count } of counts) {
+    const { key, n, e, x, jobs } = count;
+    await rawRun(
+      tx,
+      `insert into learned_count (shop, key, month, n, e, x, jobs) values (?, ?, ?, ?, ?, ?, ?)`,
+      [shop, key, month, n, e, x, jobs],
+    );
+  }
+  await countUp(tx);
+};
+
+/** What was learned, by all shops whose counts are here. */
+export const learnedNow = async (em: EntityManager, today: string): Promise<Learned> => {
+  const judged = judgedFor(await shopSettings(em));
+  const month = today.slice(0, 7);
+  const of = `${await versionOf(em)}|${month}|${JSON.stringify(judged.overrides)}`;
+  const holder = em.getDriver();
+  const known = kept.get(holder);
+  if (known?.of === of) return known;
+  const tally = tallyOf(await monthCounts(em), month, judged.get('learning.half-life'));
+  const lineJobs = new Map<string, number>();
+  let jobs = 0;
+  for (const [key, { e }] of tally) {
+    const [kind, line] = key.split('|');
+    if (kind === 'line' && line) lineJobs.set(line, (lineJobs.get(line) ?? 0) + e);
+    if (kind === 'cause') jobs += e;
+  }
+  const learned = {
+    of,
+    tally,
+    numbers: learn(tally, judged),
+    bad: badParts(tally, judged),
+    jobs,
+    lineJobs,
+    weak: new Map<string, Knowledge['learned']['weak']>(),
+  };
+  kept.set(holder, learned);
+  return learned;
+};
+
+const NOTHING: Knowledge['learned'] = { overrides: {}, lineJobs: 0, jobs: 0, bad: {}, weak: [] };
+
+/** What the ledger teaches about a vehicle line. */
+export const learnedFor = async (
+  em: EntityManager,
+  line: string | null,
+  today: string,
+): Promise<Knowledge['learned']> => {
+  const shop = await shopSettings(em);
+  if (!shop.learning) return NOTHING;
+  const learned = await learnedNow(em, today);
+  if (learned.numbers.length === 0) return NOTHING;
+  if (line !== null && !learned.weak.has(line)) {
+    const rows = await rawRows(em, 'select entry from ledger_entry where line = ? and cause is not null', [
+      line,
+    ]);
+    learned.weak.set(
+      line,
+      weakPlacesOf(
+        rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry),
+        line,
+        judgedFor(shop),
+      ),
+    );
+  }
+  return {
+    overrides: overridesFor(learned.numbers, line, shop.frozen),
+    lineJobs: line === null ? 0 : (learned.lineJobs.get(line) ?? 0),
+    jobs: learned.jobs,
+    bad: Object.fromEntries(
+      learned.bad.map(({ partNumber, bad, sold }) => [
+        partNumber,
+        { bad: Math.round(bad), sold: Math.round(sold) },
+      ]),
+    ),
+    weak: line === null ? [] : (learned.weak.get(line) ?? []),
+  };
+};
+
+/** Every learned number beside the judgement, and what counts of the two. */
+export const learnedLines = async (em: EntityManager, today: string): Promise<LearnedLine[]> => {
+  const { frozen, overrides, learning } = await shopSettings(em);
+  return (await learnedNow(em, today)).numbers.map((number) => {
+    const name = learnedName(number);
+    const own = overrides[number.key];
+    const held = frozen[name];
+    const [inForce, by] =
+      own !== undefined
+        ? ([own, 'shop'] as const)
+        : held !== undefined
+          ? ([held, 'frozen'] as const)
+          : ([learning ? number.learned : number.prior, 'learned'] as const);
+    return { ...number, name, inForce, held: by };
+  });
+};
+
+/** Counts of this shop that may leave it: no customer, no docket, no day, and none of a few jobs. */
+export const countsToLeave = async (em: EntityManager): Promise<LearnedCounts> => {
+  const shop = await shopSettings(em);
+  return toLeave(await monthCounts(em, OWN), shop.name, judgedFor(shop).get('learning.small-cell'));
+};
+
+/**
+ * Pours another shop’s counts in beside our own; those it brought before make room.
+ * @throws BadInput where the file is none of counts, or bears this shop’s own name.
+ */
+export const poolCounts = (em: EntityManager, file: unknown): Promise<{ shop: string; counts: number }> =>
+  em.transactional(async (tx) => {
+    const { shop, counts } = parse(LearnedCounts, file, 'counts');
+    await replaceCounts(tx, counts, shop);
+    return { shop, counts: counts.length };
+  });
+
+/** What last month’s tables would have said of a share, against judgement. */
+export const tablesBefore = async (
+  em: EntityManager,
+  today: string,
+): Promise<(share: CauseShare, entry: LedgerEntry) => number> => {
+  const judged = judgedFor(await shopSettings(em));
+  const [year = 0, month = 1] = today.split('-').map(Number);
+  const last = new Date(Date.UTC(year, month - 2, 15)).toISOString().slice(0, 7);
+  const counts = (await monthCounts(em)).filter(({ month: of }) => of <= last);
+  const moved = new Map(
+    learn(tallyOf(counts, last, judged.get('learning.half-life')), judged).map((number) => [
+      `${number.line ?? ''} ${number.key}`,
+      number.learned / number.prior,
+    ]),
+  );
+  return ({ cause, place }, { line, builds }) => {
+    const [fault = cause] = faultsOf(cause);
+    const build = place === 'front' || place === 'rear' ? builds[place] : null;
+    return (
+      (moved.get(` prior.${fault}`) ?? 1) *
+      (build ? (moved.get(` build.${build}.${fault}`) ?? 1) : 1) *
+      (line ? (moved.get(`${line} line.${place}.${fault}`) ?? 1) : 1)
+    );
+  };
+};

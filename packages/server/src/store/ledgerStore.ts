@@ -1,0 +1,196 @@
+import {
+  countsOf,
+  entryOf,
+  relearn,
+  soldOn,
+  type Advice,
+  type Assumptions,
+  type Count,
+  type Docket,
+  type Knowledge,
+  type LedgerEntry,
+  type SaleFacts,
+} from '@hardy/core';
+import type { EntityManager } from '@mikro-orm/better-sqlite';
+import { rawRows, rawRun } from './catalogueRows.ts';
+import { GivenAdviceRow, LedgerRow } from './entities.ts';
+import { addCounts, judgedFor, replaceCounts } from './learnedStore.ts';
+import { shopSettings } from './shopStore.ts';
+
+/** What is needed to count a closed docket. */
+export interface ToCount {
+  readonly docket: Docket;
+  readonly facts: SaleFacts;
+  readonly knowledge: Knowledge;
+}
+/** Counts a closed docket: in a thread, or here. */
+export type Counter = (given: ToCount) => Promise<LedgerEntry>;
+export const countHere: Counter = ({ docket, facts, knowledge }) =>
+  Promise.resolve(entryOf(docket, docket.outcome as NonNullable<Docket['outcome']>, facts, knowledge));
+
+const MINUTE = 60_000;
+const day = (at: Date): string => at.toISOString().slice(0, 10);
+
+interface Closing {
+  readonly id: string;
+  readonly number: number;
+  readonly openedAt: Date;
+  readonly at: Date;
+}
+
+/** What came of a docket as the ledger counts it; null where it has no outcome. */
+export const entryFor = async (
+  em: EntityManager,
+  docket: Docket,
+  { id, number, openedAt, at }: Closing,
+  knowledge: Knowledge,
+  count: Counter,
+): Promise<LedgerEntry | null> => {
+  const { outcome, chosen } = docket;
+  if (!outcome) return null;
+  const [given] = await em.find(GivenAdviceRow, { docketId: id }, { orderBy: { id: 'desc' }, limit: 1 });
+  const main = chosen?.lines?.find(({ companion }) => companion !== true)?.partNumber ?? null;
+  const minutes = given ? (given.at.getTime() - openedAt.getTime()) / MINUTE : null;
+  const facts: SaleFacts = {
+    docketNumber: number,
+    soldOn: soldOn(docket, main) ?? (given ? day(given.at) : day(openedAt)),
+    closedOn: outcome.on ?? day(at),
+    // Who takes a day over it was not at the counter.
+    minutes: minutes !== null && minutes >= 0 && minutes < 12 * 60 ? minutes : null,
+    given: given ? (JSON.parse(given.advice) as Advice) : null,
+    learnedThen: given
+      ? ((JSON.parse(given.settings) as { learned?: Record<string, number> }).learned ?? {})
+      : {},
+  };
+  return count({ docket, facts, knowledge });
+};
+
+/** Puts an entry in the ledger in the place of the one before, with what it counts; null takes it out without a trace. */
+export const putEntry = async (
+  tx: EntityManager,
+  id: string,
+  entry: LedgerEntry | null,
+  personId: number | null,
+): Promise<boolean> => {
+  const before = await tx.findOne(LedgerRow, { docketId: id }, { refresh: true });
+  if (!before && !entry) return false;
+  const a = judgedFor(await shopSettings(tx));
+  if (before) {
+    await addCounts(tx, JSON.parse(before.counts) as Count[], before.closedOn.slice(0, 7), -1);
+    await tx.nativeDelete(LedgerRow, { docketId: id });
+  }
+  if (entry) await insert(tx, id, entry, personId, a);
+  return true;
+};
+
+const insert = async (
+  tx: EntityManager,
+  id: string,
+  entry: LedgerEntry,
+  personId: number | null,
+  a: Assumptions,
+): Promise<void> => {
+  const counts = countsOf(entry, a);
+  await tx.insert(LedgerRow, {
+    docketId: id,
+    number: entry.docket,
+    closedOn: entry.closedOn,
+    line: entry.line,
+    wheelEnd: entry.wheelEnd,
+    part: entry.parts[0] ?? null,
+    cause: entry.cause,
+    desk: entry.desk,
+    personId,
+    result: entry.result,
+    entry: JSON.stringify(entry),
+    counts: JSON.stringify(counts),
+  });
+  await addCounts(tx, counts, entry.closedOn.slice(0, 7), 1);
+};
+
+/** What of the ledger is looked at. Days are inclusive. */
+export interface LedgerFilter {
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+  readonly line?: string | undefined;
+  readonly part?: string | undefined;
+  readonly wheelEnd?: string | undefined;
+  readonly cause?: string | undefined;
+  readonly desk?: string | undefined;
+  readonly customer?: number | undefined;
+}
+const COLUMNS: ReadonlyArray<readonly [keyof LedgerFilter, string]> = [
+  ['from', 'closed_on >= ?'],
+  ['to', 'closed_on <= ?'],
+  ['line', 'line = ?'],
+  ['part', 'part = ?'],
+  ['wheelEnd', 'wheel_end = ?'],
+  ['cause', 'cause = ?'],
+  ['desk', 'desk = ?'],
+  ['customer', 'person_id = ?'],
+];
+
+/** Entries of the ledger by filter, oldest first. */
+export const ledgerEntries = async (em: EntityManager, filter: LedgerFilter = {}): Promise<LedgerEntry[]> => {
+  const set = COLUMNS.filter(([name]) => filter[name] !== undefined && filter[name] !== '');
+  const rows = await rawRows(
+    em,
+    `select entry from ledger_entry${set.length ? ` where ${set.map(([, sql]) => sql).join(' and ')}` : ''} order by closed_on, number`,
+    set.map(([name]) => filter[name]),
+  );
+  return rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry);
+};
+
+/** What the filters can be set to. */
+export const ledgerChoices = async (
+  em: EntityManager,
+): Promise<{ lines: Array<{ id: string; name: string }>; desks: string[] }> => ({
+  lines: (
+    await rawRows(
+      em,
+      `select line as id, max(json_extract(entry, '$.lineName')) as name from ledger_entry where line is not null group by line order by name`,
+    )
+  ).map(({ id, name }) => ({ id: String(id), name: String(name ?? id) })),
+  desks: (
+    await rawRows(em, 'select distinct desk from ledger_entry where desk is not null order by desk')
+  ).map(({ desk }) => String(desk)),
+});
+
+/**
+ * Learns anew from the first closed docket on and counts it all again. Reckoned before anything is written.
+ * @param reckon gives the entries with what is believed of them now
+ */
+export const relearnAll = async (
+  em: EntityManager,
+  today: string,
+  reckon: (entries: LedgerEntry[], a: Assumptions['overrides'], month: string) => Promise<LedgerEntry[]>,
+): Promise<{ jobs: number }> => {
+  const a = judgedFor(await shopSettings(em));
+  const rows = await rawRows(em, 'select docket_id, entry from ledger_entry order by number');
+  const entries = rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry);
+  const believed = await reckon(entries, a.overrides, today.slice(0, 7));
+  await em.transactional(async (tx) => {
+    const sums = new Map<string, Count & { month: string }>();
+    for (const [i, entry] of believed.entries()) {
+      const counts = countsOf(entry, a);
+      const month = entry.closedOn.slice(0, 7);
+      for (const { key, n, e, x, jobs } of counts) {
+        const name = `${month} ${key}`;
+        const sum = sums.get(name) ?? { key, month, n: 0, e: 0, x: 0, jobs: 0 };
+        sums.set(name, { key, month, n: sum.n + n, e: sum.e + e, x: sum.x + x, jobs: sum.jobs + jobs });
+      }
+      await rawRun(tx, 'update ledger_entry set entry = ?, counts = ? where docket_id = ? and entry = ?', [
+        JSON.stringify(entry),
+        JSON.stringify(counts),
+        rows[i]?.docket_id,
+        rows[i]?.entry,
+      ]);
+    }
+    await replaceCounts(tx, [...sums.values()]);
+  });
+  return { jobs: believed.length };
+};
+
+/** Learns anew where one is: for the command. */
+export const relearnHere = (entries: LedgerEntry[], overrides: Assumptions['overrides'], month: string) =>
+  Promise.resolve(relearn(entries, judgedFor({ overrides }), month));
