@@ -11,6 +11,7 @@ import { traceMemory } from './traceMemory.ts';
 import { catalogueTimes } from './catalogueTimes.ts';
 import { shopOfYears } from './shopOfYears.ts';
 import { deskLoad } from './deskLoad.ts';
+import { learningTimes } from './learningTimes.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -49,6 +50,10 @@ const inference = posteriorTimes();
 say('posterior, full docket', inference.exact, 'target p95 under 10 ms');
 process.stdout.write(
   `plain enumeration of the same ${(inference.combinations / 1e6).toFixed(1)} million combinations: ${inference.plain.toFixed(0)} ms, ${(inference.plain / inference.exact.median).toFixed(0)} x the posterior\n`,
+);
+const taught = learningTimes();
+process.stdout.write(
+  `learn anew from 50,000 closed dockets: ${(taught.relearnMs / 1000).toFixed(1)} s, ${(taught.relearnMs / loop.median).toFixed(0)} x reference (target 10 s on a free core); all numbers from the counts: ${taught.learnMs.toFixed(0)} ms; one outcome counted: ${taught.oneMs.toFixed(2)} ms (target 20)\n`,
 );
 const context = { ...bareIntake('2026-11-25'), steeringSide: 'left' as const, axles: 2 };
 say(

@@ -35,6 +35,7 @@ const server = spawn(
     values.port,
     '--scenario',
     'demo',
+    '--year',
     '--database',
     '.data/demo.sqlite',
   ],

@@ -87,7 +87,10 @@ const drawFault = (
         )
       : [];
   });
-  return drawWeighted(random, all);
+  const shared = (['module', 'supply'] as const).map(
+    (fault) => [{ end: random.pick(ENDS), fault: fault as Fault }, a.get(`prior.${fault}`)] as const,
+  );
+  return drawWeighted(random, [...all, ...shared]);
 };
 
 const checked = (check: string, result: string, wheelEnd: WheelEnd): Check | null =>
@@ -138,19 +141,26 @@ const main = async (): Promise<void> => {
     };
     const a = vehicle.id === CRACKS ? cracked : truth;
     const { end, fault } = drawFault(random, bare, knowledge, a);
+    let caller = 0;
     let docket: Docket = {
       ...bare,
-      customer: { name: random.pick(NAMES), kind: random.chance(0.3) ? 'garage' : null },
+      customer: {
+        name: NAMES[(caller = random.below(NAMES.length))] ?? null,
+        phone: `555 01${60 + caller}`,
+        kind: random.chance(0.3) ? 'garage' : null,
+      },
       reader: 'full',
       modulesRead: ['ABS'],
       codes: [
         { module: 'ABS', code: CODE_OF[end] ?? '', status: fault === 'none-present' ? 'stored' : 'active' },
       ],
       symptoms: ['lamp.abs'],
+      ...(random.chance(vehicle.id === CRACKS ? 0.4 : 0.15) ? { wants: ['cheapest'] } : {}),
     };
     let advice: Advice = advise(docket, knowledge);
     for (let looks = 0; looks < 4 && advice.verdict.action === 'check' && advice.verdict.check; looks++) {
       const { check } = advice.verdict;
+      if (resultsOf(check).length === 0) break;
       const result = drawWeighted(
         random,
         resultsOf(check).map((each) => [each, checkChance(check, each, fault, a)] as const),
@@ -166,13 +176,17 @@ const main = async (): Promise<void> => {
     const advised = offers.find(({ part }) => part === advice.verdict.part) ?? offers[0];
     const overruled = random.chance(0.12) ? offers.find(({ part }) => part === 'sensor') : undefined;
     const offer = overruled ?? advised;
-    if (!offer || (advice.verdict.action === 'no-part' && !overruled)) {
+    // Who is told to look first looks, or sends for someone who can; a few sell all the same.
+    const looksFirst = advice.verdict.action === 'check' && !overruled && !random.chance(0.1);
+    if (!offer || looksFirst || (advice.verdict.action === 'no-part' && !overruled)) {
       i--;
       continue;
     }
     const tier = offer.lines[0]?.tier ?? 'good';
     const part = offer.lines[0]?.partNumber ?? '';
-    const bad = random.chance(truth.get(`tier.bad-out-of-box.${tier}`));
+    const bad = random.chance(
+      tier === BAD_TIER && vehicle.id === CRACKS ? 0.4 : truth.get(`tier.bad-out-of-box.${tier}`),
+    );
     const architecture = diagnose(docket, knowledge).groups.find(({ ends }) =>
       ends.some((each) => each === end),
     )?.options[0]?.architecture;

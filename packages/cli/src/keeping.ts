@@ -1,4 +1,5 @@
 import { BadInput } from '@hardy/core';
+import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 
 /** Where the server keeps its database unless it is told otherwise. */
@@ -53,4 +54,21 @@ export const restore = (folder: string, database = DATABASE): Promise<Restoratio
   told(async () => {
     const { restoreBackup } = await keeper();
     return { format: 'hardy-spoke/restored', version: 1, ...(await restoreBackup(folder, database)) };
+  });
+
+/** What `hardy relearn` prints. */
+export interface Relearned {
+  readonly format: 'hardy-spoke/relearned';
+  readonly version: 1;
+  readonly database: string;
+  /** Closed dockets gone through. */
+  readonly jobs: number;
+}
+
+/** Learns anew from every closed docket. Refuses while a server has the database open: there Setup does it. */
+export const relearn = (database = DATABASE): Promise<Relearned> =>
+  told(async () => {
+    const { relearnDatabase } = await keeper();
+    if (!existsSync(database)) throw new BadInput(database, 'is not there; name the shop’s database');
+    return { format: 'hardy-spoke/relearned', version: 1, database, ...(await relearnDatabase(database)) };
   });

@@ -22,12 +22,12 @@ import {
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { join } from 'node:path';
-import { backup, restore, type BackupMade, type Restoration } from './keeping.ts';
+import { backup, relearn, restore, type BackupMade, type Relearned, type Restoration } from './keeping.ts';
 import { readSource } from './readSource.ts';
 import { dictionaryFromFolder, hasVehicle, sliceFromFolder, vehiclesFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] | hardy restore FOLDER [--database FILE]';
+  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] | hardy restore FOLDER [--database FILE] | hardy relearn [--database FILE]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -106,6 +106,7 @@ const TAKES: Readonly<Record<string, readonly string[]>> = {
   compare: ['catalogue', 'seed'],
   backup: ['database', 'to'],
   restore: ['database'],
+  relearn: ['database'],
 };
 
 const HELP = USAGE.replace('use: ', '')
@@ -115,7 +116,15 @@ const HELP = USAGE.replace('use: ', '')
 
 /** What a command prints: text as it is, anything else as JSON. */
 export type Said =
-  string | Advice | IntakeReading | TraceReading | FitReading | Comparison | BackupMade | Restoration;
+  | string
+  | Advice
+  | IntakeReading
+  | TraceReading
+  | FitReading
+  | Comparison
+  | BackupMade
+  | Restoration
+  | Relearned;
 
 /**
  * Runs one command and returns what it prints.
@@ -138,6 +147,10 @@ export const run = async (args: readonly string[], now: Date): Promise<Said> => 
   if (command === 'backup') {
     if (file) throw new BadInput('', `backup takes no file but --database and --to; ${USAGE}`);
     return backup(values.database, values.to);
+  }
+  if (command === 'relearn') {
+    if (file) throw new BadInput('', `relearn takes no file but --database; ${USAGE}`);
+    return relearn(values.database);
   }
   if (!file || extra)
     throw new BadInput(

@@ -78,6 +78,12 @@ test('every way in answers as the contract says', async () => {
   await ask('POST /ledger/relearn', '/ledger/relearn', {});
   await ask('POST /outcome', '/outcome', { words: 'cured, ring was cracked' });
   await ask('GET /dockets/:id/comebacks', `${at}/comebacks`);
+  const ours = { format: 'hardy-spoke/docket', version: 1, vehicle: { plate: 'HRB 12' } };
+  const before = await ask('POST /dockets', '/dockets', {
+    docket: { ...ours, chosen: { ...takenOrder(['X-1', 1]), on: '2026-01-02' } },
+  });
+  const after = await ask('POST /dockets', '/dockets', { docket: ours });
+  await ask('POST /dockets/:id/comebacks', `/dockets/${after.id}/comebacks`, { of: before.number });
   const missing = await server.api('GET', '/parts?class=sensor');
   const wanted = (missing.body as CataloguePart[]).find(({ stock }) => stock === 0);
   await ask('POST /dockets', '/dockets', {

@@ -13,6 +13,8 @@ const OPTIONS = {
   port: { type: 'string', default: '4310' },
   web: { type: 'string', default: 'packages/web/dist' },
   scenario: { type: 'string' },
+  /** With the scenario’s year of closed dockets. */
+  year: { type: 'boolean', default: false },
   /** A folder, or `none`; beside the database when it is not given. */
   backups: { type: 'string' },
 } as const;
@@ -60,6 +62,7 @@ try {
     port,
     webFolder: values.web,
     scenario: values.scenario ?? null,
+    year: values.year,
     backups: values.backups === 'none' ? null : (values.backups ?? join(dirname(values.database), 'backups')),
     // One core is left to whoever answers.
     threads: Math.min(MOST_THREADS, Math.max(1, availableParallelism() - 1)),

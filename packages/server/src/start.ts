@@ -14,6 +14,8 @@ export interface Options {
   readonly webFolder: string | null;
   /** Scenario folder to fill an empty database from. */
   readonly scenario: string | null;
+  /** Whether the scenario’s year of closed dockets goes in too. */
+  readonly year?: boolean;
   /** Folder for backups: by the day, before an import and before a migration; none are made when absent or null. */
   readonly backups?: string | null;
   /** Threads that reckon advice; 0, also when absent: it is reckoned where requests are answered. */
@@ -47,14 +49,14 @@ const listen = (app: Served['app'], port: number): Promise<Server> =>
 
 /** Starts the server on this machine only. */
 export const start = async (options: Options): Promise<Running> => {
-  const { database, port, webFolder, scenario, backups = null, threads = 0 } = options;
+  const { database, port, webFolder, scenario, year = false, backups = null, threads = 0 } = options;
   const store = await openStore(database, async (file) => {
     if (backups) await backUp(file, backups, 'migration');
   });
   const keeper = backups ? new BackupKeeper(store.file, backups, logFault) : null;
   const { orm } = store;
   try {
-    if (scenario) await seedScenario(store, scenario);
+    if (scenario) await seedScenario(store, scenario, new Date(), year);
     const { app, close } = createApp({
       store,
       thinkers: thinkers(threads),

@@ -222,7 +222,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
       })),
       tyre: Object.values(vehicle.tyres ?? {})[0] ?? knowledge.slice.vehicle?.tyre ?? null,
     },
-    fromLedger: fromLedger(docket, knowledge, verdict, offers, names),
+    fromLedger: fromLedger(docket, knowledge, verdict, offers, names, wheelEnd),
     sheets: sheetsFor({
       docket: filled,
       slice: knowledge.slice,

@@ -2,6 +2,7 @@ import type { Offer, Verdict } from '../vocabulary/advice.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import { CAUSE_SHORT } from '../vocabulary/inWords.ts';
 import { wheelEndInWords, type WheelNames } from '../vocabulary/wheelEndWords.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { judge } from './judge.ts';
 import { judgedOnly, type Knowledge } from './knowledge.ts';
 
@@ -21,6 +22,7 @@ export const fromLedger = (
   verdict: Verdict,
   offers: readonly Offer[],
   names: WheelNames,
+  corner: WheelEnd | null,
 ): string[] => {
   const { overrides, lineJobs, jobs: all, bad, weak } = knowledge.learned;
   const judged = Object.keys(overrides).length > 0 ? judge(docket, judgedOnly(knowledge)).verdict : verdict;
@@ -31,10 +33,12 @@ export const fromLedger = (
           `Turned since ${lineJobs >= 1 ? `${jobs(lineJobs)} of this line and ${jobs(all)} in all` : jobs(all)}. By judgement alone: ${judged.sentence}`,
         ]
       : []),
-    ...weak.map(
-      ({ wheelEnd, cause, n, of, place }) =>
-        `This line ${wheelEndInWords(wheelEnd, names)}: ${CAUSE_SHORT[cause]} in ${n} of ${of} jobs${place ? ` (${place})` : ''}.`,
-    ),
+    ...weak
+      .filter(({ wheelEnd }) => corner === null || wheelEnd === corner)
+      .map(
+        ({ wheelEnd, cause, n, of, place }) =>
+          `This line ${wheelEndInWords(wheelEnd, names)}: ${CAUSE_SHORT[cause]} in ${n} of ${of} jobs${place ? ` (${place})` : ''}.`,
+      ),
     ...[...numbers].flatMap((number) => {
       const known = bad[number];
       return known ? [`${number}: ${known.bad} of ${known.sold} came back bad from the box.`] : [];

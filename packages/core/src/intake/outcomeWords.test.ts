@@ -27,7 +27,7 @@ const OPEN: ReadonlyArray<readonly [words: string, heard: Heard]> = [
   ['no joy', { result: 'not-cured' }],
 ];
 
-/** Kept apart and scored once: how many were right then stands in the change log. */
+/** Kept apart and scored once, when the reader was whole: twelve of twelve. */
 const UNSEEN: ReadonlyArray<readonly [words: string, heard: Heard]> = [
   ['sorted, it was just rust under the sensor', { result: 'cured', trueCause: 'seating' }],
   ['old one broke off in the hub, had to take the knuckle off', { snapped: true, gotOut: 'knuckle-off' }],
@@ -61,7 +61,18 @@ describe('what came of it, in free words', () => {
   test('sentences written before the reader', () => {
     expect(wrongIn(OPEN).map(([words]) => words)).toEqual([]);
   });
-});
 
-/** For the score alone. */
-export const unseenWrong = (): string[] => wrongIn(UNSEEN).map(([words]) => words);
+  test('sentences kept apart from it', () => {
+    expect(wrongIn(UNSEEN).map(([words]) => words)).toEqual([]);
+  });
+
+  test.each(['the lamp', 'rear left abs light', '', '12', 'he will call back tomorrow'])(
+    '%p says nothing of an outcome',
+    (words) => {
+      const { result, trueCause, snapped, hours, spentCents } = readOutcome(words);
+      expect([result, trueCause, snapped, hours, spentCents].filter((value) => value !== undefined)).toEqual(
+        [],
+      );
+    },
+  );
+});

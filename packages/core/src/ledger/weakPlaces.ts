@@ -29,7 +29,11 @@ export const weakPlacesOf = (entries: readonly LedgerEntry[], line: string, a: A
         .map((of): WeakPlace => {
           const words = new Map<string, { n: number; words: string }>();
           for (const { at } of of)
-            if (at) words.set(same(at), { n: (words.get(same(at))?.n ?? 0) + 1, words: at });
+            if (at)
+              words.set(same(at), {
+                n: (words.get(same(at))?.n ?? 0) + 1,
+                words: words.get(same(at))?.words ?? at,
+              });
           const [most] = [...words.values()].sort((p, q) => q.n - p.n);
           return {
             wheelEnd,

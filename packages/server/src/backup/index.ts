@@ -1,4 +1,5 @@
 /* What the command line needs to keep a shop's data: no server is started for it. */
 export { backUp, backupsIn, verifyBackup, type KeptBackup } from './backup.ts';
 export { restoreBackup, type Restored } from './restore.ts';
+export { relearnDatabase } from './relearnDatabase.ts';
 export { CannotOpen } from '../store/cannotOpen.ts';

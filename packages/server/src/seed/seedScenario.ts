@@ -3,10 +3,12 @@ import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { openCatalogueFile, seal } from '../store/catalogueFile.ts';
 import { newCatalogueFile } from '../store/cataloguePointer.ts';
 import { putRows, rawRows } from '../store/catalogueRows.ts';
-import { knowledgeFor } from '../store/catalogueStore.ts';
+import { knowledgeFor, today } from '../store/catalogueStore.ts';
 import { DocketStore } from '../store/docketStore.ts';
 import { DocketRow, SettingRow, ShopChangeRow } from '../store/entities.ts';
 import type { Store } from '../store/openStore.ts';
+import { layOutYear } from './layOutYear.ts';
+import { readYear } from './readYear.ts';
 import { readScenario, type Scenario } from './readScenario.ts';
 
 const HOUR = 3600_000;
@@ -45,14 +47,18 @@ const layOut = async (em: EntityManager, { dockets }: Scenario, now: Date): Prom
 /**
  * Fills an empty database with a scenario: all of it goes in, or nothing does. Returns false, and changes nothing, when
  * there is anything in it already.
+ *
+ * @param withYear whether the year of closed dockets that it brings goes in too
  */
 export const seedScenario = async (
   { orm, file, catalogue }: Store,
   folder: string,
   now: Date = new Date(),
+  withYear = false,
 ): Promise<boolean> => {
   if (!(await isEmpty(orm.em.fork()))) return false;
   const scenario = await readScenario(folder);
+  const year = withYear ? await readYear(folder, today(now)) : null;
   const to = newCatalogueFile(file);
   const filled = await openCatalogueFile(to);
   await filled.em.fork().transactional(async (tx) => {
@@ -62,6 +68,7 @@ export const seedScenario = async (
   seal(to);
   await catalogue.change(to, async (tx) => {
     await tx.insert(SettingRow, { key: SHOP, value: JSON.stringify(scenario.shop) });
+    if (year) await layOutYear(tx, year, now);
     await layOut(tx, scenario, now);
   });
   return true;

@@ -23,7 +23,8 @@ import {
 import type { BadPart, LearnedLine } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { rawRows, rawRun } from './catalogueRows.ts';
-import { SettingRow } from './entities.ts';
+import { CountRow, SettingRow } from './entities.ts';
+import { inChunks } from './inChunks.ts';
 import { shopSettings } from './shopStore.ts';
 
 const VERSION = 'ledger';
@@ -98,14 +99,12 @@ export const replaceCounts = async (
   shop = OWN,
 ): Promise<void> => {
   await rawRun(tx, 'delete from learned_count where shop = ?', [shop]);
-  for (const { month, ...count } of counts) {
-    const { key, n, e, x, jobs } = count;
-    await rawRun(
-      tx,
-      `insert into learned_count (shop, key, month, n, e, x, jobs) values (?, ?, ?, ?, ?, ?, ?)`,
-      [shop, key, month, n, e, x, jobs],
-    );
-  }
+  await inChunks(counts, (some) =>
+    tx.insertMany(
+      CountRow,
+      some.map((count) => ({ shop, ...count })),
+    ),
+  );
   await countUp(tx);
 };
 

@@ -9,11 +9,13 @@ import {
   type Docket,
   type Knowledge,
   type LedgerEntry,
+  type MonthCount,
   type SaleFacts,
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { rawRows, rawRun } from './catalogueRows.ts';
 import { GivenAdviceRow, LedgerRow } from './entities.ts';
+import { inChunks } from './inChunks.ts';
 import { addCounts, judgedFor, replaceCounts } from './learnedStore.ts';
 import { shopSettings } from './shopStore.ts';
 
@@ -91,21 +93,58 @@ const insert = async (
   a: Assumptions,
 ): Promise<void> => {
   const counts = countsOf(entry, a);
-  await tx.insert(LedgerRow, {
-    docketId: id,
-    number: entry.docket,
-    closedOn: entry.closedOn,
-    line: entry.line,
-    wheelEnd: entry.wheelEnd,
-    part: entry.parts[0] ?? null,
-    cause: entry.cause,
-    desk: entry.desk,
-    personId,
-    result: entry.result,
-    entry: JSON.stringify(entry),
-    counts: JSON.stringify(counts),
-  });
+  await tx.insert(LedgerRow, rowOf(id, entry, personId, counts));
   await addCounts(tx, counts, entry.closedOn.slice(0, 7), 1);
+};
+
+const rowOf = (id: string, entry: LedgerEntry, personId: number | null, counts: readonly Count[]) => ({
+  docketId: id,
+  number: entry.docket,
+  closedOn: entry.closedOn,
+  line: entry.line,
+  wheelEnd: entry.wheelEnd,
+  part: entry.parts[0] ?? null,
+  cause: entry.cause,
+  desk: entry.desk,
+  personId,
+  result: entry.result,
+  entry: JSON.stringify(entry),
+  counts: JSON.stringify(counts),
+});
+
+/** Counts of many entries added up by month. */
+const monthSums = (
+  all: ReadonlyArray<{ readonly month: string; readonly counts: readonly Count[] }>,
+): MonthCount[] => {
+  const sums = new Map<string, MonthCount>();
+  for (const { month, counts } of all)
+    for (const { key, n, e, x, jobs } of counts) {
+      const name = `${month} ${key}`;
+      const sum = sums.get(name) ?? { key, month, n: 0, e: 0, x: 0, jobs: 0 };
+      sums.set(name, { key, month, n: sum.n + n, e: sum.e + e, x: sum.x + x, jobs: sum.jobs + jobs });
+    }
+  return [...sums.values()];
+};
+
+/** Fills an empty ledger with many entries at once. */
+export const fillLedger = async (
+  tx: EntityManager,
+  entries: ReadonlyArray<{
+    readonly id: string;
+    readonly entry: LedgerEntry;
+    readonly personId: number | null;
+  }>,
+): Promise<void> => {
+  const a = judgedFor(await shopSettings(tx));
+  const counted = entries.map(({ entry }) => ({
+    month: entry.closedOn.slice(0, 7),
+    counts: countsOf(entry, a),
+  }));
+  await inChunks(
+    entries.map(({ id, entry, personId }, i) => rowOf(id, entry, personId, counted[i]?.counts ?? [])),
+    (some) => tx.insertMany(LedgerRow, some),
+  );
+  await replaceCounts(tx, monthSums(counted));
 };
 
 /** What of the ledger is looked at. Days are inclusive. */
@@ -170,23 +209,18 @@ export const relearnAll = async (
   const entries = rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry);
   const believed = await reckon(entries, a.overrides, today.slice(0, 7));
   await em.transactional(async (tx) => {
-    const sums = new Map<string, Count & { month: string }>();
-    for (const [i, entry] of believed.entries()) {
-      const counts = countsOf(entry, a);
-      const month = entry.closedOn.slice(0, 7);
-      for (const { key, n, e, x, jobs } of counts) {
-        const name = `${month} ${key}`;
-        const sum = sums.get(name) ?? { key, month, n: 0, e: 0, x: 0, jobs: 0 };
-        sums.set(name, { key, month, n: sum.n + n, e: sum.e + e, x: sum.x + x, jobs: sum.jobs + jobs });
-      }
+    const counted = believed.map((entry) => ({
+      month: entry.closedOn.slice(0, 7),
+      counts: countsOf(entry, a),
+    }));
+    for (const [i, entry] of believed.entries())
       await rawRun(tx, 'update ledger_entry set entry = ?, counts = ? where docket_id = ? and entry = ?', [
         JSON.stringify(entry),
-        JSON.stringify(counts),
+        JSON.stringify(counted[i]?.counts),
         rows[i]?.docket_id,
         rows[i]?.entry,
       ]);
-    }
-    await replaceCounts(tx, [...sums.values()]);
+    await replaceCounts(tx, monthSums(counted));
   });
   return { jobs: believed.length };
 };

@@ -52,7 +52,12 @@ export function AskList() {
       </p>
     );
   if (rows.length === 0)
-    return <p className="empty">{list.data ? 'Every order that went out has been heard of.' : ''}</p>;
+    return (
+      <p className="empty" role="status">
+        {told ? `Noted: ${told}. ` : ''}
+        {list.data ? 'Every order that went out has been heard of.' : ''}
+      </p>
+    );
   return (
     <section aria-label="Orders not heard of">
       <p className="soft" role="status">

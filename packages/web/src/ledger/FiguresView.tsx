@@ -91,7 +91,10 @@ export function FiguresView({ ledger, currency }: { ledger: Ledger; currency: st
             <BarChart data={months} width={560} height={170} margin={{ left: 0 }} accessibilityLayer={false}>
               <XAxis dataKey="month" fontSize={11} />
               <YAxis width={30} fontSize={11} allowDecimals={false} />
-              <Legend wrapperStyle={{ fontSize: 12 }} />
+              <Legend
+                wrapperStyle={{ fontSize: 12 }}
+                formatter={(name: string) => <span style={{ color: 'var(--ink)' }}>{name}</span>}
+              />
               <Bar dataKey="cured" stackId="jobs" fill="#4b555a" isAnimationActive={false} />
               <Bar dataKey="not cured" stackId="jobs" fill="#b93a10" isAnimationActive={false} />
               <Bar dataKey="not said" stackId="jobs" fill="#cfc6b2" isAnimationActive={false} />

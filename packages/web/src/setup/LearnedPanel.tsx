@@ -16,8 +16,13 @@ interface Props {
   onFreeze: (name: string, value: number | null) => void;
 }
 
+/** Less than a ten-thousandth of a number is none to anybody. */
 const short = (value: number): string =>
-  Math.abs(value) >= 100 ? value.toFixed(0) : Number(value.toPrecision(3)).toString();
+  Math.abs(value) < 1e-5
+    ? '0'
+    : Math.abs(value) >= 100
+      ? value.toFixed(0)
+      : Number(value.toPrecision(3)).toString();
 const HELD: Readonly<Record<LearnedLine['held'], string>> = {
   learned: 'as learned',
   frozen: 'frozen',
@@ -28,34 +33,39 @@ const columnsFor = (onFreeze: Props['onFreeze']): GridColDef<LearnedLine>[] => [
   {
     field: 'name',
     headerName: 'number',
-    flex: 3,
+    flex: 1,
+    minWidth: 170,
+    cellClassName: 'learned-name',
     valueGetter: (_, row) => `${row.line ? `${row.line}: ` : ''}${assumptionName(row.key)}`,
   },
-  { field: 'prior', headerName: 'judgement', width: 96, renderCell: ({ row }) => short(row.prior) },
+  { field: 'prior', headerName: 'judgement', width: 84, renderCell: ({ row }) => short(row.prior) },
   {
     field: 'learned',
     headerName: 'learned, likely between',
-    width: 190,
+    width: 176,
     renderCell: ({ row }) => `${short(row.learned)} (${short(row.low)} to ${short(row.high)})`,
   },
   {
     field: 'sound',
     headerName: 'sound or lucky',
-    width: 130,
-    renderCell: ({ row }) =>
-      row.sound ? <strong>further than luck</strong> : <span className="soft">may be luck</span>,
+    width: 96,
+    renderCell: ({ row }) => (row.sound ? <strong>sound</strong> : <span className="soft">may be luck</span>),
   },
-  { field: 'jobs', headerName: 'jobs', width: 64, renderCell: ({ row }) => Math.round(row.jobs) },
+  { field: 'jobs', headerName: 'jobs', width: 50, renderCell: ({ row }) => Math.round(row.jobs) },
   {
     field: 'inForce',
     headerName: 'in force',
-    width: 150,
-    renderCell: ({ row }) => `${short(row.inForce)}, ${HELD[row.held]}`,
+    width: 112,
+    renderCell: ({ row }) => (
+      <span>
+        {short(row.inForce)} <span className="soft small">{HELD[row.held]}</span>
+      </span>
+    ),
   },
   {
     field: 'act',
     headerName: 'hold it',
-    width: 210,
+    width: 144,
     sortable: false,
     renderCell: ({ row }) =>
       row.held === 'shop' ? (
@@ -181,8 +191,11 @@ export function LearnedPanel({ on, version, onTurn, onFreeze }: Props) {
           columns={columnsFor(onFreeze)}
           getRowId={({ name }) => name}
           columnHeaderHeight={32}
-          rowHeight={34}
+          getRowHeight={() => 'auto'}
+          getEstimatedRowHeight={() => 34}
           density="compact"
+          // Every column is there for whoever goes by keyboard, seen or not.
+          columnBufferPx={1000}
           sx={{ height: 320 }}
           hideFooter
           disableColumnMenu

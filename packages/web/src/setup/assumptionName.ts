@@ -35,6 +35,11 @@ const GROUPS: Readonly<Record<string, string>> = {
   quote: 'A quote holds',
   return: 'What comes back',
   life: 'How long a part lives',
+  build: 'By how the sensor is built',
+  line: 'A vehicle line',
+  pace: 'Hours against the book',
+  learning: 'Learning',
+  tier: 'Tier',
 };
 
 const plain = (word: string): string => word.replace(/-/g, ' ');

@@ -1,5 +1,6 @@
 import { foundOnIt, PART_IN_WORDS, soldOn, wheelEndInWords, type Claim } from '@hardy/core/words';
 import type { DocketView } from '@hardy/core/contract';
+import Button from '@mui/material/Button';
 import { useNavigate, useParams } from 'react-router';
 import { useKeys } from '../desk/useKeys.ts';
 import { useTitle } from '../desk/useTitle.ts';
@@ -56,8 +57,9 @@ export function ClaimScreen() {
     <div className="paper-desk">
       <PaperTools docketId={id} language="en" onTurn={() => undefined}>
         {claim && (
-          <a
+          <Button
             className="on-bench"
+            component="a"
             download={`claim-${view.number}-${number}.json`}
             href={`data:application/json,${encodeURIComponent(
               JSON.stringify(
@@ -75,7 +77,7 @@ export function ClaimScreen() {
             )}`}
           >
             file
-          </a>
+          </Button>
         )}
       </PaperTools>
       <main className="paper">
