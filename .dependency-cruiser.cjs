@@ -24,6 +24,7 @@ const ROOMS = [
   'quote',
   'handover',
   'advice',
+  'ledger',
   'contract',
   'practice',
 ];

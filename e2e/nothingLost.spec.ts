@@ -89,14 +89,14 @@ test('changes that wait for the server are marked, outlive a reload, and go by t
 test('a note being written and a field being typed are there again after a reload', async ({ page }) => {
   await opened(page);
   await page.keyboard.press('x');
-  await page.getByLabel('Note').fill('plug was full of water');
+  await page.getByLabel(/^In words/).fill('plug was full of water');
   await page.reload();
   await expect(page.getByTestId('verdict')).toBeVisible();
   await page.keyboard.press('x');
-  await expect(page.getByLabel('Note')).toHaveValue('plug was full of water');
+  await expect(page.getByLabel(/^In words/)).toHaveValue('plug was full of water');
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.keyboard.press('x');
-  await expect(page.getByLabel('Note')).toHaveValue('');
+  await expect(page.getByLabel(/^In words/)).toHaveValue('');
 });
 
 test('measures of the old part and a number of Setup being typed are there again after a reload', async ({

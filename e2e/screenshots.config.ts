@@ -5,6 +5,7 @@ export default {
   ...base,
   testDir: '.',
   testMatch: 'screenshots.ts',
-  webServer: { ...base.webServer, cwd: '..' },
+  // The pictures show a year of closed dockets; the tests stand on judgement alone.
+  webServer: { ...base.webServer, cwd: '..', env: { HARDY_YEAR: '1' } },
   outputDir: '../test-results/screenshots',
 };

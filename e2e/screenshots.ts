@@ -33,7 +33,14 @@ test('pictures of the main views', async ({ page, request }) => {
   await page.getByRole('textbox', { name: /^inside diameter/ }).fill('71.0');
   await expect(page.getByText(/Measure the teeth next/)).toBeVisible();
   await shoot(page, 'shelf-match');
+  await page.goto('/ledger?show=figures');
+  await expect(page.getByRole('heading', { name: /closed jobs/ })).toBeVisible();
+  await shoot(page, 'ledger');
+  await page.keyboard.press('s');
+  await expect(page.getByRole('figure', { name: /Cures/ })).toBeVisible();
+  await shoot(page, 'calibration');
   await page.goto('/setup');
+  await expect(page.getByRole('grid', { name: 'Learned numbers' })).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Labour › rate, EUR/h' })).toBeVisible();
   await shoot(page, 'setup');
   await page.goto('/');

@@ -15,6 +15,7 @@ const server = spawn(
     process.argv[2] ?? '4377',
     '--scenario',
     'demo',
+    ...(process.env.HARDY_YEAR ? ['--year'] : []),
     '--database',
     join(folder, 'e2e.sqlite'),
   ],

@@ -88,7 +88,7 @@ const drawFault = (
       : [];
   });
   const shared = (['module', 'supply'] as const).map(
-    (fault) => [{ end: random.pick(ENDS), fault: fault as Fault }, a.get(`prior.${fault}`)] as const,
+    (fault) => [{ end: random.pick(ENDS), fault: fault }, a.get(`prior.${fault}`)] as const,
   );
   return drawWeighted(random, [...all, ...shared]);
 };
@@ -141,11 +141,11 @@ const main = async (): Promise<void> => {
     };
     const a = vehicle.id === CRACKS ? cracked : truth;
     const { end, fault } = drawFault(random, bare, knowledge, a);
-    let caller = 0;
+    const caller = random.below(NAMES.length);
     let docket: Docket = {
       ...bare,
       customer: {
-        name: NAMES[(caller = random.below(NAMES.length))] ?? null,
+        name: NAMES[caller] ?? null,
         phone: `555 01${60 + caller}`,
         kind: random.chance(0.3) ? 'garage' : null,
       },

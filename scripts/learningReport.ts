@@ -115,7 +115,7 @@ const score = (shop: DrawnShop, entries: readonly LedgerEntry[], way: string) =>
   const numbers = learn(tally, judged);
   const counted = new Map(learn(tally, plain).map((number) => [learnedName(number), number.learned]));
   for (const [name, of] of KINDS) {
-    const own = numbers.filter(({ key }) => of.test(key) && !/bearing$/.test(key));
+    const own = numbers.filter(({ key }) => of.test(key) && !key.endsWith('bearing'));
     const to = scoreOf(`${name}|${entries.length}|${way}`);
     // All rates of a level together tell nothing: a job has some cause, so only their ratios show.
     const shiftOf = (value: (number: LearnedNumber) => number) => {

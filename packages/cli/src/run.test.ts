@@ -166,7 +166,7 @@ describe('as a program', () => {
   test('--help tells every command and ends well; a slip is told in one line', () => {
     const help = hardy('--help');
     expect(help.status).toBe(0);
-    expect(lines(help.stdout)).toHaveLength(7);
+    expect(lines(help.stdout)).toHaveLength(8);
     expect(hardy('backup', '--help').status).toBe(0);
     for (const args of [
       [],

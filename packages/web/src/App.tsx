@@ -31,7 +31,8 @@ const CustomerPage = lazy(() =>
 const OrdersScreen = lazy(() =>
   import('./orders/OrdersScreen.tsx').then((m) => ({ default: m.OrdersScreen })),
 );
-const ClaimScreen = lazy(() => import('./sheet/ClaimScreen.tsx').then((m) => ({ default: m.ClaimScreen })));
+const ClaimScreen = lazy(() => import('./sheet/PartPaper.tsx').then((m) => ({ default: m.ClaimScreen })));
+const ReturnScreen = lazy(() => import('./sheet/PartPaper.tsx').then((m) => ({ default: m.ReturnScreen })));
 const LedgerScreen = lazy(() =>
   import('./ledger/LedgerScreen.tsx').then((m) => ({ default: m.LedgerScreen })),
 );
@@ -70,7 +71,8 @@ export function App() {
                   <Route path="/docket/:id/compare" element={<CompareScreen />} />
                   <Route path="/docket/:id/ways" element={<CustomerPage />} />
                   <Route path="/docket/:id/quote" element={<QuoteScreen />} />
-                  <Route path="/docket/:id/claim/:claim" element={<ClaimScreen />} />
+                  <Route path="/docket/:id/claim/:n" element={<ClaimScreen />} />
+                  <Route path="/docket/:id/return/:n" element={<ReturnScreen />} />
                   <Route path="/ledger" element={<LedgerScreen />} />
                   <Route path="/orders" element={<OrdersScreen />} />
                   <Route path="/docket/:id/trace" element={<TraceScreen />} />

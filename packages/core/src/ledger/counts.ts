@@ -20,8 +20,8 @@ export const keyOf = (...parts: ReadonlyArray<string | number>): string => parts
 export const partsOfKey = (key: string): string[] => key.split(SEP);
 
 /** Ages in the bore that are counted together, in years. */
-export const AGE_BINS = [5, 10, 15] as const;
-export const ageBin = (years: number): number => AGE_BINS.filter((edge) => years >= edge).length;
+const AGE_BINS = [5, 10, 15] as const;
+const ageBin = (years: number): number => AGE_BINS.filter((edge) => years >= edge).length;
 
 /** Faults of a cause: what is told as one word is learned as one. */
 export const faultsOf = (cause: string): Fault[] => FAULTS.filter((fault) => causeOf(fault) === cause);

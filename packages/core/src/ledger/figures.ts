@@ -42,7 +42,7 @@ const mixOf = (entries: readonly LedgerEntry[], of: (entry: LedgerEntry) => stri
 
 const MOST_MONTHS = 60;
 
-export const groupOf = (entries: readonly LedgerEntry[]): LedgerGroup => ({
+const groupOf = (entries: readonly LedgerEntry[]): LedgerGroup => ({
   jobs: entries.length,
   cured: shareOf(entries, ({ firstTime }) => firstTime),
   wrongPart: shareOf(entries, wrongPart),

@@ -6,7 +6,7 @@ import type { Cause, PartClass } from '../vocabulary/words.ts';
 import { placeOf, toOne } from './places.ts';
 
 /** Chance that a part takes a cause away, of the best case of it. */
-export const curesCause = (part: PartClass, cause: Cause, a: Assumptions): number =>
+const curesCause = (part: PartClass, cause: Cause, a: Assumptions): number =>
   Math.max(
     ...FAULTS.filter((fault) => causeOf(fault) === cause).map((fault) => a.find(`cures.${part}.${fault}`, 0)),
     0,

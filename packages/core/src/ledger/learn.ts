@@ -25,7 +25,11 @@ export interface LearnedNumber {
 /** Rates of what hurts people: learning may raise them, never lower them. A shop sees too few. */
 const NEVER_LOWER = /^(?:prior|build\.\w+|line\.\w+)\.bearing$/;
 
-const EMPTY = { n: 0, e: 0, x: 0, jobs: 0 };
+interface Sums {
+  readonly n: number;
+  readonly e: number;
+  readonly x: number;
+}
 
 const within = (key: string, value: number): number => {
   const { min, max } = DEFAULT_ASSUMPTIONS[key] ?? { min: -Infinity, max: Infinity };
@@ -61,7 +65,7 @@ const TELLING = 1.1;
  * expectation. `share` is what part of all jobs is expected here. Soft counts tell less than seen ones: their interval is
  * as wide as that of the jobs they are worth.
  */
-const factorOf = ({ n, e, x }: typeof EMPTY, share: number, weight: number, above: number): Interval => {
+const factorOf = ({ n, e, x }: Sums, share: number, weight: number, above: number): Interval => {
   const shape = weight * share + n;
   const rate = weight * share + e * above;
   const { mean } = gammaInterval(Math.max(shape, 1e-9), rate);

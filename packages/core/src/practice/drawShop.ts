@@ -66,8 +66,8 @@ export const drawShop = (random: Random, slip: number): DrawnShop => {
   );
   for (const key of Object.keys(DEFAULT_ASSUMPTIONS)) {
     if (/^seizure\.(iron|aluminium|salt\.(none|high)|per-decade)$/.test(key)) overrides[key] = off(key, 0.35);
-    if (/^pace\./.test(key)) overrides[key] = off(key, 0.25);
-    if (/^tier\.bad-out-of-box\./.test(key)) overrides[key] = off(key, 0.5);
+    if (key.startsWith('pace.')) overrides[key] = off(key, 0.25);
+    if (key.startsWith('tier.bad-out-of-box.')) overrides[key] = off(key, 0.5);
     if (/^cures\.[a-z-]+\.[a-z-]+$/.test(key)) {
       const value = DEFAULT_ASSUMPTIONS[key]?.value ?? 0;
       const odds = (value / (1 - value)) * Math.exp(0.5 * slip * random.normal());

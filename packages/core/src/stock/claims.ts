@@ -13,18 +13,6 @@ export const changeClaim = (docket: Docket, at: number, more: Partial<Claim>): D
   claims: (docket.claims ?? []).map((claim, i) => (i === at ? { ...claim, ...more } : claim)),
 });
 
-/** A claim as a supplier gets it: no customer stands in it. */
-export interface ClaimFile {
-  readonly format: 'hardy-spoke/claim';
-  readonly version: 1;
-  readonly shop: string;
-  readonly docket: number;
-  readonly soldOn: string | null;
-  readonly warrantyUntil: string | null;
-  readonly vehicle: string | null;
-  readonly claim: Claim;
-}
-
 /** What was found on the part, in one line. */
 export const foundOnIt = ({ ohms, looked }: Claim): string =>
   [

@@ -11,7 +11,7 @@ const chance = z.number().min(0).max(1);
 const cents = z.number().int();
 
 /** Where on a vehicle: its steered axle, one behind it, the centre of an axle, or all of it. */
-export const LEDGER_PLACES = ['front', 'rear', 'centre', 'shared'] as const;
+const LEDGER_PLACES = ['front', 'rear', 'centre', 'shared'] as const;
 export const LedgerPlace = z.enum(LEDGER_PLACES);
 export type LedgerPlace = z.infer<typeof LedgerPlace>;
 

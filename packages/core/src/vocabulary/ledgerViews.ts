@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { WeakPlace } from './weakPlace.ts';
 
 /* What the ledger shows. */
 
@@ -44,7 +43,7 @@ export const LedgerFigures = z.object({
 });
 export type LedgerFigures = z.infer<typeof LedgerFigures>;
 
-export const CALIBRATED = ['causes', 'cures', 'snaps', 'comebacks'] as const;
+const CALIBRATED = ['causes', 'cures', 'snaps', 'comebacks'] as const;
 const Scores = z.object({ said: z.number(), baseRate: z.number(), before: z.number().nullable() });
 
 /** When it said so much in a hundred, how often it was so. */
@@ -106,6 +105,8 @@ export const Unheard = z.object({
   handedOn: z.string(),
   /** What to ask. */
   ask: z.string(),
+  /** So long without a word that it is taken as never heard of. */
+  late: z.boolean(),
 });
 export type Unheard = z.infer<typeof Unheard>;
 
@@ -129,5 +130,3 @@ export const Comeback = z.object({
   linked: z.boolean(),
 });
 export type Comeback = z.infer<typeof Comeback>;
-
-export const WeakPlaces = z.array(WeakPlace);

@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { advise, compareBench, parseDocket, type Docket } from '@hardy/core';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 import { openScenario } from '../tests/openScenario.ts';
 import { Advising } from './advising.ts';
@@ -96,4 +98,11 @@ describe('what is reckoned for dockets', () => {
     await advising.read(line.repeat(60), {});
     expect(asked).toHaveLength(2);
   });
+});
+
+test('the threads know every task there is', async () => {
+  const tasks = Object.keys(await import('./tasks.ts')).filter((name) => name.endsWith('Task'));
+  const known = readFileSync(join(__dirname, '../workers/tasks.mjs'), 'utf8');
+  expect(tasks.length).toBeGreaterThan(4);
+  for (const task of tasks) expect(known).toMatch(new RegExp(`\\b${task}\\b`));
 });

@@ -3,7 +3,6 @@ import {
   assumptionsWith,
   compareBench,
   entryOf,
-  relearn,
   readIntake,
   type Advice,
   type Comparison,
@@ -15,6 +14,7 @@ import {
 } from '@hardy/core';
 import { deserialize } from 'node:v8';
 import type { ToCount } from '../store/ledgerStore.ts';
+import { recounted, type Recounted } from './recount.ts';
 import type { IntakeKnowledge } from '../store/catalogueStore.ts';
 
 /** What is read with, written once and shared by all threads; `epoch` tells whether a thread has read it already. */
@@ -73,4 +73,4 @@ export const relearnTask = ({
   entries: LedgerEntry[];
   overrides: Readonly<Record<string, number>>;
   month: string;
-}): LedgerEntry[] => relearn(entries, assumptionsWith(overrides), month);
+}): Recounted[] => recounted(entries, overrides, month);

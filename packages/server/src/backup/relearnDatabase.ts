@@ -1,5 +1,6 @@
 import { today } from '../store/catalogueStore.ts';
-import { relearnAll, relearnHere } from '../store/ledgerStore.ts';
+import { recounted } from '../advising/recount.ts';
+import { relearnAll } from '../store/ledgerStore.ts';
 import { openStore } from '../store/openStore.ts';
 
 /**
@@ -9,7 +10,7 @@ import { openStore } from '../store/openStore.ts';
 export const relearnDatabase = async (database: string): Promise<{ jobs: number }> => {
   const store = await openStore(database);
   try {
-    return await relearnAll(store.orm.em.fork(), today(), relearnHere);
+    return await relearnAll(store.orm.em.fork(), today(), (...given) => Promise.resolve(recounted(...given)));
   } finally {
     await store.close();
   }

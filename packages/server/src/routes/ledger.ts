@@ -49,7 +49,7 @@ export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
 
   router.get('/ledger/unheard', async (ctx) => {
     const { limit } = parse(API['GET /ledger/unheard'].query, ctx.query);
-    ctx.body = await unheardOrders(em(), limit);
+    ctx.body = await unheardOrders(em(), limit, today());
   });
 
   router.get('/ledger/learned', async (ctx) => {

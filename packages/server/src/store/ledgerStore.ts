@@ -1,7 +1,6 @@
 import {
   countsOf,
   entryOf,
-  relearn,
   soldOn,
   type Advice,
   type Assumptions,
@@ -13,6 +12,8 @@ import {
   type SaleFacts,
 } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
+import { setImmediate } from 'node:timers/promises';
+import type { Recounted } from '../advising/recount.ts';
 import { rawRows, rawRun } from './catalogueRows.ts';
 import { GivenAdviceRow, LedgerRow } from './entities.ts';
 import { inChunks } from './inChunks.ts';
@@ -147,6 +148,9 @@ export const fillLedger = async (
   await replaceCounts(tx, monthSums(counted));
 };
 
+/** So many entries are read before somebody else is served. */
+const READ_AT_ONCE = 1000;
+
 /** What of the ledger is looked at. Days are inclusive. */
 export interface LedgerFilter {
   readonly from?: string | undefined;
@@ -172,12 +176,20 @@ const COLUMNS: ReadonlyArray<readonly [keyof LedgerFilter, string]> = [
 /** Entries of the ledger by filter, oldest first. */
 export const ledgerEntries = async (em: EntityManager, filter: LedgerFilter = {}): Promise<LedgerEntry[]> => {
   const set = COLUMNS.filter(([name]) => filter[name] !== undefined && filter[name] !== '');
-  const rows = await rawRows(
-    em,
-    `select entry from ledger_entry${set.length ? ` where ${set.map(([, sql]) => sql).join(' and ')}` : ''} order by closed_on, number`,
-    set.map(([name]) => filter[name]),
-  );
-  return rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry);
+  const where = set.length ? ` where ${set.map(([, sql]) => sql).join(' and ')}` : '';
+  const params = set.map(([name]) => filter[name]);
+  const entries: LedgerEntry[] = [];
+  for (;;) {
+    const rows = await rawRows(
+      em,
+      `select entry from ledger_entry${where} order by closed_on, number limit ${READ_AT_ONCE} offset ?`,
+      [...params, entries.length],
+    );
+    for (const { entry } of rows) entries.push(JSON.parse(String(entry)) as LedgerEntry);
+    if (rows.length < READ_AT_ONCE) return entries;
+    // Whoever waits is served in between.
+    await setImmediate();
+  }
 };
 
 /** What the filters can be set to. */
@@ -195,36 +207,49 @@ export const ledgerChoices = async (
   ).map(({ desk }) => String(desk)),
 });
 
+/** So many entries are written in one go: nobody waits long for the database meanwhile. */
+const WRITTEN_AT_ONCE = 200;
+
 /**
- * Learns anew from the first closed docket on and counts it all again. Reckoned before anything is written.
- * @param reckon gives the entries with what is believed of them now
+ * Learns anew from the first closed docket on. Reckoned before anything is written, then written a few hundred at a time,
+ * each with what its counts differ by: the ledger is right at every moment, and what was changed meanwhile is left as it is.
  */
 export const relearnAll = async (
   em: EntityManager,
   today: string,
-  reckon: (entries: LedgerEntry[], a: Assumptions['overrides'], month: string) => Promise<LedgerEntry[]>,
+  reckon: (
+    entries: LedgerEntry[],
+    overrides: Assumptions['overrides'],
+    month: string,
+  ) => Promise<Recounted[]>,
 ): Promise<{ jobs: number }> => {
-  const a = judgedFor(await shopSettings(em));
-  const rows = await rawRows(em, 'select docket_id, entry from ledger_entry order by number');
+  const { overrides } = judgedFor(await shopSettings(em));
+  const rows = await rawRows(em, 'select docket_id, entry, counts from ledger_entry order by number');
   const entries = rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry);
-  const believed = await reckon(entries, a.overrides, today.slice(0, 7));
-  await em.transactional(async (tx) => {
-    const counted = believed.map((entry) => ({
-      month: entry.closedOn.slice(0, 7),
-      counts: countsOf(entry, a),
-    }));
-    for (const [i, entry] of believed.entries())
-      await rawRun(tx, 'update ledger_entry set entry = ?, counts = ? where docket_id = ? and entry = ?', [
-        JSON.stringify(entry),
-        JSON.stringify(counted[i]?.counts),
-        rows[i]?.docket_id,
-        rows[i]?.entry,
-      ]);
-    await replaceCounts(tx, monthSums(counted));
-  });
+  const believed = await reckon(entries, overrides, today.slice(0, 7));
+  for (let from = 0; from < rows.length; from += WRITTEN_AT_ONCE)
+    await em.transactional(async (tx) => {
+      const changed = [];
+      for (const [i, row] of rows.slice(from, from + WRITTEN_AT_ONCE).entries()) {
+        const now = believed[from + i];
+        if (!now) continue;
+        const done = (await rawRun(
+          tx,
+          'update ledger_entry set entry = ?, counts = ? where docket_id = ? and entry = ?',
+          [JSON.stringify(now.entry), JSON.stringify(now.counts), row.docket_id, row.entry],
+        )) as { affectedRows?: number };
+        if (done.affectedRows === 0) continue;
+        const month = now.entry.closedOn.slice(0, 7);
+        const before = JSON.parse(String(row.counts)) as Count[];
+        changed.push({ month, counts: [...now.counts, ...before.map(negated)] });
+      }
+      const months = new Map<string, Count[]>();
+      for (const { month, ...count } of monthSums(changed))
+        if (count.n !== 0 || count.e !== 0 || count.x !== 0 || count.jobs !== 0)
+          months.set(month, [...(months.get(month) ?? []), count]);
+      for (const [month, counts] of months) await addCounts(tx, counts, month, 1);
+    });
   return { jobs: believed.length };
 };
 
-/** Learns anew where one is: for the command. */
-export const relearnHere = (entries: LedgerEntry[], overrides: Assumptions['overrides'], month: string) =>
-  Promise.resolve(relearn(entries, judgedFor({ overrides }), month));
+const negated = ({ key, n, e, x, jobs }: Count): Count => ({ key, n: -n, e: -e, x: -x, jobs: -jobs });

@@ -5,4 +5,5 @@ register();
 /** Says that this thread has read the program. */
 export const ready = () => true;
 
-export const { adviseTask, compareTask, readTask } = await import('../advising/tasks.ts');
+export const { adviseTask, compareTask, readTask, countTask, relearnTask } =
+  await import('../advising/tasks.ts');

@@ -83,6 +83,13 @@ export function EarlierPanel({ id, docket, change }: Props) {
       <List title="This vehicle before" dockets={earlier.data?.vehicle ?? []} />
       {earlier.data?.customerId != null && (
         <>
+          <Button
+            variant="text"
+            component={Link}
+            to={`/ledger?show=figures&customer=${earlier.data.customerId}`}
+          >
+            what came of it so far
+          </Button>
           <Button variant="text" onClick={() => setErasing(true)}>
             erase this customer{'\u2026'}
           </Button>

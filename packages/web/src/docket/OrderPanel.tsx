@@ -206,6 +206,16 @@ export function OrderPanel({
           </p>
         </details>
       )}
+      {(docket.returned ?? []).length > 0 && (
+        <p className="soft small">
+          Came back:{' '}
+          {docket.returned?.map(({ partNumber, on }, i) => (
+            <Link key={`${partNumber}-${i}`} to={`/docket/${id}/return/${i + 1}`}>
+              {partNumber} on {on}{' '}
+            </Link>
+          ))}
+        </p>
+      )}
       <ClaimsPanel
         id={id}
         docket={docket}

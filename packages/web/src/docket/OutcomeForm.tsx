@@ -167,9 +167,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
           <Row label="What was really wrong">
             <Choice
               value={now.trueCause ?? ''}
-              onChoice={(picked) =>
-                set({ trueCause: picked === '' ? null : (picked as Outcome['trueCause']) })
-              }
+              onChoice={(picked) => set({ trueCause: picked === '' ? null : picked })}
               options={[
                 { value: '', label: 'not known' },
                 ...CAUSES.map((name) => ({ value: name, label: CAUSE_SHORT[name] })),
@@ -179,7 +177,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
           <Row label="How that is known">
             <Choice
               value={now.knownBy ?? ''}
-              onChoice={(picked) => set({ knownBy: picked === '' ? null : (picked as Outcome['knownBy']) })}
+              onChoice={(picked) => set({ knownBy: picked === '' ? null : picked })}
               options={[
                 { value: '', label: 'not said' },
                 ...KNOWN_BY.map((name) => ({ value: name, label: KNOWN_IN_WORDS[name] })),
@@ -189,7 +187,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
           <Row label="The check that told">
             <Choice
               value={now.toldBy ?? ''}
-              onChoice={(picked) => set({ toldBy: picked === '' ? null : (picked as Outcome['toldBy']) })}
+              onChoice={(picked) => set({ toldBy: picked === '' ? null : picked })}
               options={[
                 { value: '', label: 'none, or not said' },
                 ...CHECK_NAMES.map((name) => ({ value: name, label: CHECK_IN_WORDS[name] })),
@@ -217,7 +215,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
           <Row label="The rest was">
             <Choice
               value={now.snapped ? (now.gotOut ?? '') : ''}
-              onChoice={(picked) => set({ gotOut: picked === '' ? null : (picked as Outcome['gotOut']) })}
+              onChoice={(picked) => set({ gotOut: picked === '' ? null : picked })}
               options={[
                 { value: '', label: 'not said' },
                 ...GOT_OUT.map((name) => ({ value: name, label: GOT_OUT_IN_WORDS[name] })),

@@ -37,6 +37,22 @@ export function AskList() {
       setWrong(problemInWords(problem));
     }
   };
+  const late = rows.filter((each) => each.late);
+  /** Who has not been heard of for so long will not be: each is noted, one after the other. */
+  const giveUp = async () => {
+    try {
+      setWrong(null);
+      for (const { id } of late)
+        await changeDocket(id, 'closed: never-heard', (d) => ({
+          ...d,
+          outcome: { ...d.outcome, result: 'never-heard', on: today() },
+        }));
+      setTold(`${late.length} never heard`);
+    } catch (problem) {
+      setWrong(problemInWords(problem));
+    }
+    await queries.invalidateQueries({ queryKey: ['unheard'] });
+  };
   useKeys({
     ArrowDown: () => setAt(Math.min(rows.length - 1, at + 1)),
     ArrowUp: () => setAt(Math.max(0, at - 1)),
@@ -62,7 +78,12 @@ export function AskList() {
     <section aria-label="Orders not heard of">
       <p className="soft" role="status">
         {list.data?.total === 1 ? '1 order' : `${list.data?.total} orders`} went out and nobody said what came
-        of it. {told ? `Noted: ${told}.` : ''}
+        of it. {told ? `Noted: ${told}.` : ''}{' '}
+        {late.length > 0 && (
+          <Button onClick={() => void giveUp()}>
+            Take {late.length} that went out too long ago as never heard
+          </Button>
+        )}
       </p>
       {wrong && (
         <p className="look-here" role="alert">

@@ -25,7 +25,7 @@ export function LedgerScreen() {
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
   const view: View = VIEWS.find(({ name }) => name === search.get('show'))?.name ?? 'ask';
-  const [filter, setFilter] = useState(NO_FILTER);
+  const [filter, setFilter] = useState({ ...NO_FILTER, customer: search.get('customer') ?? '' });
   const query = queryOf(filter);
   const show = (name: View) => setSearch({ show: name }, { replace: true });
   const shop = useQuery({ queryKey: ['shop'], queryFn: ({ signal }) => call('GET /shop', { signal }) });
@@ -70,6 +70,14 @@ export function LedgerScreen() {
             </Button>
           </span>
         </div>
+        {view !== 'ask' && filter.customer !== '' && (
+          <p className="soft">
+            Jobs of one customer only.{' '}
+            <Button variant="text" onClick={() => setFilter({ ...filter, customer: '' })}>
+              all customers
+            </Button>
+          </p>
+        )}
         {view !== 'ask' && (
           <LedgerFilters
             filter={filter}

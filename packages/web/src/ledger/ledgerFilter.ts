@@ -30,4 +30,4 @@ export const queryOf = (filter: LedgerFilter): Query<'GET /ledger'> =>
     Object.entries(filter).filter(
       ([name, value]) => value !== '' && ((name !== 'from' && name !== 'to') || DAY.test(value as string)),
     ),
-  ) as Query<'GET /ledger'>;
+  );

@@ -16,6 +16,7 @@ import { useKeys } from '../desk/useKeys.ts';
 import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { assumptionName, unitInWords } from './assumptionName.ts';
+import { nameDesk, thisDesk } from '../state/thisDesk.ts';
 import { LearnedPanel } from './LearnedPanel.tsx';
 import { HouseWaysPanel } from './HouseWaysPanel.tsx';
 import { AssumptionTable } from './AssumptionTable.tsx';
@@ -209,6 +210,16 @@ export function SetupScreen() {
                         event.target.value.trim() !== (shop.phone ?? '') &&
                         change({ phone: event.target.value.trim() || null })
                       }
+                    />
+                  </dd>
+                </div>
+                <div>
+                  <dt>This desk</dt>
+                  <dd>
+                    <Field
+                      label="Name of this desk, kept in this browser"
+                      defaultValue={thisDesk() ?? ''}
+                      onBlur={(event) => nameDesk(event.target.value)}
                     />
                   </dd>
                 </div>

@@ -5,8 +5,9 @@ import { Link } from 'react-router';
 
 interface Props {
   docketId: string;
-  language: LanguageCode;
-  onTurn: () => void;
+  /** Absent: the page is told in one language only. */
+  language?: LanguageCode;
+  onTurn?: () => void;
   children?: ReactNode;
 }
 
@@ -17,13 +18,15 @@ export function PaperTools({ docketId, language, onTurn, children }: Props) {
       <Button className="on-bench" component={Link} to={`/docket/${docketId}`}>
         Back to the docket <kbd>b</kbd>
       </Button>
-      <Button
-        className="on-bench"
-        onClick={onTurn}
-        aria-label={`Language: ${languageOf(language).name}. Change.`}
-      >
-        {languageOf(language).name} <kbd>l</kbd>
-      </Button>
+      {language && (
+        <Button
+          className="on-bench"
+          onClick={onTurn}
+          aria-label={`Language: ${languageOf(language).name}. Change.`}
+        >
+          {languageOf(language).name} <kbd>l</kbd>
+        </Button>
+      )}
       <Button className="on-bench" onClick={() => window.print()}>
         Print <kbd>p</kbd>
       </Button>

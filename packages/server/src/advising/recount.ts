@@ -1,0 +1,17 @@
+import { assumptionsWith, countsOf, relearn, type Count, type LedgerEntry } from '@hardy/core';
+
+/** An entry as it is believed now, with what it counts. */
+export interface Recounted {
+  readonly entry: LedgerEntry;
+  readonly counts: readonly Count[];
+}
+
+/** Learns anew from all entries and counts each again; `overrides` are the shop’s own weights of learning. */
+export const recounted = (
+  entries: readonly LedgerEntry[],
+  overrides: Readonly<Record<string, number>>,
+  month: string,
+): Recounted[] => {
+  const a = assumptionsWith(overrides);
+  return relearn(entries, a, month).map((entry) => ({ entry, counts: countsOf(entry, a) }));
+};
