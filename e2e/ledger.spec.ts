@@ -195,7 +195,7 @@ test('what was said and what was so: a chart, its words, and what was learned in
   await learned.getByRole('button', { name: 'only what is further than luck' }).click();
   await learned.getByRole('textbox', { name: 'Find a learned number' }).fill('how often sensor');
   const grid = learned.getByRole('grid', { name: 'Learned numbers' });
-  await expect(grid.getByRole('row').nth(1)).toContainText('as learned');
+  await expect(grid.getByRole('row').nth(1)).toContainText('as judged');
   await grid
     .getByRole('button', { name: /back to judgement/ })
     .first()
@@ -205,6 +205,6 @@ test('what was said and what was so: a chart, its words, and what was learned in
     .getByRole('button', { name: /^Let .* go$/ })
     .first()
     .click();
-  await expect(grid.getByRole('row').nth(1)).toContainText('as learned');
+  await expect(grid.getByRole('row').nth(1)).toContainText('as judged');
   expect(await grave(page)).toEqual([]);
 });

@@ -108,6 +108,9 @@ describe('what is learned', () => {
 
   test('moves with what was told, is frozen and set back, and counts no more when it is turned off', async () => {
     const start = (await ring())?.learned ?? 0;
+    expect(await ring()).toMatchObject({ held: 'too-few', inForce: (await ring())?.prior });
+    const { version } = (await server.api('GET', '/shop')).body as { version: number };
+    await server.api('PATCH', '/shop', { version, change: { overrides: { 'learning.least-jobs': 1 } } });
     for (let i = 0; i < 6; i++)
       await changed(await sold(), { outcome: { result: 'cured', trueCause: 'ring', knownBy: 'seen' } });
     const moved = await ring();

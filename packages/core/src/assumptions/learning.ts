@@ -56,6 +56,12 @@ export const LEARNING: JudgementTable = {
     'How many closed jobs the judgement is worth against what came back. A shop sees few of each: the finer the question, the more it leans on the one above it.',
     { causes: 30, build: 160, line: 120, checks: 40, cures: 40, box: 60, part: 40, seizure: 40, pace: 2 },
   ),
+  'learning.least-jobs': judgement(
+    40,
+    'jobs',
+    [1, 5000],
+    'Of fewer closed jobs than this nothing counts yet: an answer that turned would have been turned by luck.',
+  ),
   'learning.half-life': judgement(
     36,
     'months',

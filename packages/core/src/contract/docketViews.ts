@@ -74,6 +74,7 @@ export const Figures = z.object({
     cured: z.number().int(),
     cameBack: z.number().int(),
     wrongPart: z.number().int(),
+    notCured: z.number().int(),
     unused: z.number().int(),
   }),
 });

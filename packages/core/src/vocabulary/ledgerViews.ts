@@ -77,7 +77,7 @@ export const LearnedLine = z.object({
   high: z.number(),
   /** What counts now: learned, frozen or set by the shop. */
   inForce: z.number(),
-  held: z.enum(['learned', 'frozen', 'shop']),
+  held: z.enum(['learned', 'too-few', 'frozen', 'shop']),
   jobs: z.number(),
   sound: z.boolean(),
 });

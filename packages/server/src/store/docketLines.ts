@@ -141,16 +141,24 @@ export const currentDocket = async (
 /** Today's figures: from the start of the day that `now` is in, local time. */
 export const figures = async (em: EntityManager, now: Date): Promise<Figures> => {
   const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate());
-  const closedSince = (result: string) => em.count(DocketRow, { outcome: result });
-  const [openedToday, closedToday, open, ordered, cured, cameBack, wrongPart, unused] = await Promise.all([
-    em.count(DocketRow, { createdAt: { $gte: midnight } }),
-    em.count(DocketRow, { closedAt: { $gte: midnight } }),
-    em.count(DocketRow, { state: 'open' }),
-    em.count(DocketRow, { state: 'ordered' }),
-    closedSince('cured'),
-    closedSince('came-back'),
-    closedSince('wrong-part'),
-    closedSince('returned-unused'),
-  ]);
-  return { openedToday, closedToday, open, ordered, closed: { cured, cameBack, wrongPart, unused } };
+  const closedAs = (...results: string[]) => em.count(DocketRow, { outcome: { $in: results } });
+  const [openedToday, closedToday, open, ordered, cured, cameBack, wrongPart, notCured, unused] =
+    await Promise.all([
+      em.count(DocketRow, { createdAt: { $gte: midnight } }),
+      em.count(DocketRow, { closedAt: { $gte: midnight } }),
+      em.count(DocketRow, { state: 'open' }),
+      em.count(DocketRow, { state: 'ordered' }),
+      closedAs('cured'),
+      closedAs('came-back'),
+      closedAs('wrong-part'),
+      closedAs('not-cured', 'partly'),
+      closedAs('returned-unused', 'returned-opened'),
+    ]);
+  return {
+    openedToday,
+    closedToday,
+    open,
+    ordered,
+    closed: { cured, cameBack, wrongPart, notCured, unused },
+  };
 };

@@ -137,6 +137,10 @@ export const learnedNow = async (em: EntityManager, today: string): Promise<Lear
   return learned;
 };
 
+/** Whether what was learned counts: where the shop lets it, and there are jobs enough. */
+const counts = ({ jobs }: Learned, shop: ShopSettings): boolean =>
+  shop.learning && jobs >= judgedFor(shop).get('learning.least-jobs');
+
 const NOTHING: Knowledge['learned'] = { overrides: {}, lineJobs: 0, jobs: 0, bad: {}, weak: [] };
 
 /** What the ledger teaches about a vehicle line. */
@@ -146,9 +150,8 @@ export const learnedFor = async (
   today: string,
 ): Promise<Knowledge['learned']> => {
   const shop = await shopSettings(em);
-  if (!shop.learning) return NOTHING;
   const learned = await learnedNow(em, today);
-  if (learned.numbers.length === 0) return NOTHING;
+  if (!counts(learned, shop)) return NOTHING;
   if (line !== null && !learned.weak.has(line)) {
     const rows = await rawRows(em, 'select entry from ledger_entry where line = ? and cause is not null', [
       line,
@@ -178,8 +181,11 @@ export const learnedFor = async (
 
 /** Every learned number beside the judgement, and what counts of the two. */
 export const learnedLines = async (em: EntityManager, today: string): Promise<LearnedLine[]> => {
-  const { frozen, overrides, learning } = await shopSettings(em);
-  return (await learnedNow(em, today)).numbers.map((number) => {
+  const shop = await shopSettings(em);
+  const { frozen, overrides } = shop;
+  const learned = await learnedNow(em, today);
+  const isOn = counts(learned, shop);
+  return learned.numbers.map((number) => {
     const name = learnedName(number);
     const own = overrides[number.key];
     const held = frozen[name];
@@ -188,7 +194,7 @@ export const learnedLines = async (em: EntityManager, today: string): Promise<Le
         ? ([own, 'shop'] as const)
         : held !== undefined
           ? ([held, 'frozen'] as const)
-          : ([learning ? number.learned : number.prior, 'learned'] as const);
+          : ([isOn ? number.learned : number.prior, isOn ? 'learned' : 'too-few'] as const);
     return { ...number, name, inForce, held: by };
   });
 };

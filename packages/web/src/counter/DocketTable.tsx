@@ -1,16 +1,11 @@
 import { useNavigate } from 'react-router';
 import { memo, type KeyboardEvent } from 'react';
 import type { DocketLine } from '@hardy/core/contract';
+import { resultInWords } from '../docket/outcomeWords.ts';
 import { age } from '../format.ts';
 
 const STATE_IN_WORDS = { open: 'open', ordered: 'ordered', closed: 'closed' } as const;
 const ACTION_MARK = { sell: '\u25B6 sell', check: '? check', 'no-part': '\u00D7 no part' } as const;
-const OUTCOME_IN_WORDS: Readonly<Record<string, string>> = {
-  cured: 'cured',
-  'came-back': 'came back',
-  'wrong-part': 'wrong part',
-  'returned-unused': 'returned unused',
-};
 
 const walk = (event: KeyboardEvent<HTMLElement>): void => {
   const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
@@ -51,7 +46,7 @@ const Row = memo(function Row({ line }: { line: DocketLine }) {
       <td className="headline">{line.headline}</td>
       <td className="nowrap">
         {line.state === 'closed'
-          ? (OUTCOME_IN_WORDS[line.outcome ?? ''] ?? 'closed')
+          ? resultInWords(line.outcome)
           : line.state === 'ordered'
             ? STATE_IN_WORDS.ordered
             : ACTION_MARK[line.action]}

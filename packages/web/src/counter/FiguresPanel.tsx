@@ -9,8 +9,8 @@ const Figure = ({ value, what }: { value: number | string; what: string }) => (
 
 /** Today's figures, and how closed dockets ended. */
 export function FiguresPanel({ figures }: { figures: Figures }) {
-  const { cured, cameBack, wrongPart, unused } = figures.closed;
-  const judged = cured + cameBack + wrongPart + unused;
+  const { cured, cameBack, wrongPart, notCured, unused } = figures.closed;
+  const judged = cured + cameBack + wrongPart + notCured + unused;
   return (
     <section aria-label="Today">
       <h2 className="kicker">Today</h2>
@@ -24,8 +24,9 @@ export function FiguresPanel({ figures }: { figures: Figures }) {
       <dl className="figures">
         <Figure value={judged ? `${cured} of ${judged}` : '\u2014'} what="cured first time" />
         <Figure value={cameBack} what="came back" />
+        <Figure value={notCured} what="not cured" />
         <Figure value={wrongPart} what="wrong part" />
-        <Figure value={unused} what="returned unused" />
+        <Figure value={unused} what="returned" />
       </dl>
     </section>
   );

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
-import { RESULT_IN_WORDS } from './outcomeWords.ts';
+import { resultInWords } from './outcomeWords.ts';
 
 interface Props {
   id: string;
@@ -51,9 +51,7 @@ export function ComebackPanel({ id, docket, names }: Props) {
             </p>
             <p className="soft small">
               advised then: {sale.advised}
-              {sale.outcome
-                ? ` \u00B7 ${RESULT_IN_WORDS[sale.outcome as keyof typeof RESULT_IN_WORDS].toLowerCase()}`
-                : ''}
+              {sale.outcome ? ` \u00B7 ${resultInWords(sale.outcome)}` : ''}
             </p>
             {sale.linked ? (
               <p className="look-here">This docket came back from it.</p>

@@ -23,7 +23,7 @@ import { Link } from 'react-router';
 import { Choice } from '../desk/Choice.tsx';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
 import { price } from '../format.ts';
-import { RESULT_IN_WORDS } from './outcomeWords.ts';
+import { resultInWords } from './outcomeWords.ts';
 import { orderLines, otherNumberNow } from './orderLines.ts';
 import { ClaimsPanel } from './ClaimsPanel.tsx';
 import { OrderTable } from './OrderTable.tsx';
@@ -240,7 +240,7 @@ export function OrderPanel({
       )}
       {docket.outcome && (
         <p className="look-here" role="status">
-          Closed: {RESULT_IN_WORDS[docket.outcome.result].toLowerCase()}
+          Closed: {resultInWords(docket.outcome.result)}
           {docket.outcome.note ? `. ${docket.outcome.note}` : ''}
         </p>
       )}

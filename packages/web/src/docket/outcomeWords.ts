@@ -25,3 +25,7 @@ export const GOT_OUT_IN_WORDS: Readonly<Record<(typeof GOT_OUT)[number], string>
   drilled: 'drilled out',
   'knuckle-off': 'knuckle off',
 };
+
+/** What came of it, within a sentence; of an outcome this page does not know, that it is closed. */
+export const resultInWords = (result: string | null): string =>
+  (Object.entries(RESULT_IN_WORDS).find(([name]) => name === result)?.[1] ?? 'Closed').toLowerCase();

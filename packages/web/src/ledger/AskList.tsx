@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
 import { useKeys } from '../desk/useKeys.ts';
-import { RESULT_IN_WORDS } from '../docket/outcomeWords.ts';
+import { RESULT_IN_WORDS, resultInWords } from '../docket/outcomeWords.ts';
 import { changeDocket } from '../state/useDocket.ts';
 import { today } from '../today.ts';
 
@@ -31,7 +31,7 @@ export function AskList() {
         ...d,
         outcome: { ...d.outcome, result, on: today() },
       }));
-      if (done) setTold(`${row.number}: ${RESULT_IN_WORDS[result].toLowerCase()}`);
+      if (done) setTold(`${row.number}: ${resultInWords(result)}`);
       await queries.invalidateQueries({ queryKey: ['unheard'] });
     } catch (problem) {
       setWrong(problemInWords(problem));

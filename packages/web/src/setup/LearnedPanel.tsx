@@ -25,6 +25,7 @@ const short = (value: number): string =>
       : Number(value.toPrecision(3)).toString();
 const HELD: Readonly<Record<LearnedLine['held'], string>> = {
   learned: 'as learned',
+  'too-few': 'as judged',
   frozen: 'frozen',
   shop: 'set by the shop',
 };
@@ -55,7 +56,7 @@ const columnsFor = (onFreeze: Props['onFreeze']): GridColDef<LearnedLine>[] => [
   {
     field: 'inForce',
     headerName: 'in force',
-    width: 112,
+    width: 132,
     renderCell: ({ row }) => (
       <span>
         {short(row.inForce)} <span className="soft small">{HELD[row.held]}</span>

@@ -8,7 +8,7 @@ export class Migration008Ledger extends Migration {
       `create index "ledger_entry_closed_on_index" on "ledger_entry" ("closed_on")`,
       `create index "ledger_entry_line_index" on "ledger_entry" ("line")`,
       `create index "ledger_entry_person_id_index" on "ledger_entry" ("person_id")`,
-      `create table "learned_count" ("shop" text not null, "key" text not null, "month" text not null, "n" real not null, "e" real not null, "x" real not null, "jobs" real not null, primary key ("shop", "key", "month"))`,
+      `create table "learned_count" ("shop" text not null, "key" text not null, "month" text not null, "n" double not null, "e" double not null, "x" double not null, "jobs" double not null, primary key ("shop", "key", "month"))`,
     ])
       this.addSql(sql);
   }
