@@ -151,6 +151,7 @@ test('a part bad from the box is claimed: metered, sent, answered, on a page of 
     request,
     'osterhaal quay 2010, abs light, C0031-13 front left, no play. Name is Ulla Sound, phone 555 0155',
   );
+  await changed(request, sale, { vehicle: { ...sale.docket.vehicle, plate: 'HB 4711' } });
   await page.goto(`/docket/${sale.id}`);
   await page.getByText('Something came back').click();
   await page.getByLabel('How it came back').selectOption('bad');
@@ -168,7 +169,7 @@ test('a part bad from the box is claimed: metered, sent, answered, on a page of 
   await claim.getByRole('link', { name: 'page' }).click();
   await expect(page.getByRole('heading', { name: 'Claim: bad from the box' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('exchange');
-  await expect(page.getByRole('main')).not.toContainText('Ulla');
+  await expect(page.getByRole('main')).not.toContainText(/Ulla|HB 4711/);
   expect(await grave(page)).toEqual([]);
   await page.emulateMedia({ media: 'print' });
   const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');

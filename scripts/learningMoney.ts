@@ -23,18 +23,20 @@ import type { LedgerEntry } from '../packages/core/src/vocabulary/ledgerEntry.ts
 import { writeSection } from './writeSection.ts';
 
 /*
- * Learning in money: shops whose judgement is right, and shops whose judgement is wrong by two, work on after a thousand closed
+ * Learning in money: shops whose judgement is right, and shops whose judgement is wrong by two or by four, work on after a thousand closed
  * jobs with what those taught, on the same vehicles. Use: npm run learning-money [shops] [jobs learned from] [jobs played]
  */
 const SHOPS = Number(process.argv[2] ?? 5);
 const LEARNED = Number(process.argv[3] ?? 1000);
 const PLAYED = Number(process.argv[4] ?? 150);
+/** One judgement alone, for a look. */
+const ONLY = process.argv.find((word) => word.startsWith('--only='))?.slice(7);
 const TODAY = '2026-11-26';
 const MONTH = TODAY.slice(0, 7);
 const judged = assumptionsWith();
 
-/** Rates of causes off by a log-normal factor of two, as the judgement sees them. */
-const wrongByTwo = (seed: number): Assumptions => {
+/** Rates of causes off by a log-normal factor, as the judgement sees them. */
+const wrongBy = (factor: number, seed: number): Assumptions => {
   const random = randomFrom(seed);
   return assumptionsWith(
     Object.fromEntries(
@@ -42,7 +44,7 @@ const wrongByTwo = (seed: number): Assumptions => {
         .filter(([key]) => /^prior\.[a-z-]+$/.test(key) && key !== 'prior.most' && key !== 'prior.second-end')
         .map(([key, { value, min, max }]) => [
           key,
-          Math.min(max, Math.max(min, value * Math.exp(Math.LN2 * random.normal()))),
+          Math.min(max, Math.max(min, value * Math.exp(Math.log(factor) * random.normal()))),
         ]),
     ),
   );
@@ -147,8 +149,10 @@ const lines = [
 ];
 for (const [name, truthOf] of [
   ['right', () => judged],
-  ['wrong by two', (shop: number) => wrongByTwo(8800 + shop)],
+  ['wrong by two', (shop: number) => wrongBy(2, 8800 + shop)],
+  ['wrong by four', (shop: number) => wrongBy(4, 9900 + shop)],
 ] as const) {
+  if (ONLY && name !== ONLY) continue;
   const all = { learned: [] as number[], best: [] as number[] };
   for (let shop = 0; shop < SHOPS; shop++) {
     const truth = truthOf(shop);

@@ -24,7 +24,7 @@ export const noPartSheet = (verdict: Verdict, means: Means, cautions: readonly C
   };
   const cure: Line[] = known
     ? known.cure.map((name) => say(`noPart/${name}`, limits))
-    : [say('noPart/other-cure', { sentence: verdict.sentence })];
+    : [say('noPart/other-cure')];
   return {
     kind: 'no-part',
     title: say('frame/title-no-part'),

@@ -12,15 +12,21 @@ interface Props {
   shop: string;
 }
 
-/** What a way is, in the language of the quote; work alone stands as it was named. */
-const labelOf = ({ label, parts }: Quote['ways'][number], language: LanguageCode): string => {
-  if (!parts?.length) return label;
+const WORKS = ['seating', 'loom', 'tyre', 'supply', 'none-present'] as const;
+
+/** What a way is, in the language of the quote. A price from elsewhere stands as the customer named it. */
+const labelOf = ({ way, label, parts }: Quote['ways'][number], language: LanguageCode): string => {
+  const works = WORKS.filter((work) => way.split('+').includes(`work:${work}`)).map((work) =>
+    tell(language, `quote/work-${work}`),
+  );
+  if (!parts?.length) return works.join(', ') || label;
   const names = [...new Set(parts.map(({ part }) => tell(language, `parts/${part}`)))];
   const ends = new Set(parts.map(({ wheelEnd }) => wheelEnd));
   const [tier] = parts.length === 1 ? [parts[0]?.tier] : [];
   return [
     names.join(` ${tell(language, 'frame/and')} `),
     ...(ends.size > 1 ? [tell(language, 'quote/both')] : []),
+    ...works,
     ...(tier ? [tell(language, `quote/tier-${tier}`)] : []),
   ].join(', ');
 };

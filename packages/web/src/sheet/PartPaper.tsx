@@ -67,7 +67,15 @@ function PartPaper({
   useTitle(shown?.title ?? kind, view ? `docket ${view.number}` : null);
   useKeys({ b: () => void navigate(`/docket/${id}`), p: () => window.print() });
   if (!view) return null;
-  const anonymous: DocketView = { ...view, docket: { ...view.docket, customer: null } };
+  // A plate is who somebody is, too.
+  const anonymous: DocketView = {
+    ...view,
+    docket: {
+      ...view.docket,
+      customer: null,
+      vehicle: { ...view.docket.vehicle, plate: null, fleetNumber: null },
+    },
+  };
   const file = {
     format: `hardy-spoke/${kind}`,
     version: 1,

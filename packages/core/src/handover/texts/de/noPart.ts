@@ -33,6 +33,7 @@ export const noPart: Told<typeof en> = {
   'wiring-mend':
     'Die Stelle wird mit dem Messger\u00E4t gefunden, Ader f\u00FCr Ader, und mit gleicher Leitung geflickt, verdrillt wie zuvor.',
   'other-why': 'Was defekt ist, behebt kein Teil aus dem Regal.',
-  'other-cure': '{{sentence}}',
+  'other-cure':
+    'Eine Werkstatt mit den Daten des Herstellers findet es: diese Seite, die Fehlercodes und was schon angesehen wurde mitbringen.',
   care: 'Solange die Lampe leuchtet, k\u00F6nnen Blockierschutz und Schleuderschutz aus sein: entsprechend fahren.',
 };

@@ -28,6 +28,7 @@ export const noPart = {
   'wiring-mend':
     'The place is found with a meter, wire by wire, and mended with wire of the same kind, twisted as it was.',
   'other-why': 'What is wrong is not made good by a part from the shelf.',
-  'other-cure': '{{sentence}}',
+  'other-cure':
+    'A workshop with the maker\u2019s data finds it: bring this page, the codes and what was looked at so far.',
   care: 'With the lamp on, anti-lock and stability control may be off: drive accordingly until it is out.',
 } as const;
