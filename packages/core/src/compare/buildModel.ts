@@ -43,9 +43,9 @@ const soundOf = (way: WayPlan, s: WaySetting): number => {
   const fix = s.plan.corner.fixes[way.fix];
   if (fix?.kind !== 'part') return 1;
   return way.outlays.reduce(
-    (product, { chosen }, i) =>
-      (product * soundFromStart(chosen?.tier ?? null, s.a)) /
-      soundFromStart(fix.outlays[i]?.chosen?.tier ?? null, s.a),
+    (product, { chosen, badShare }, i) =>
+      (product * soundFromStart(chosen?.tier ?? null, s.a, badShare)) /
+      soundFromStart(fix.outlays[i]?.chosen?.tier ?? null, s.a, fix.outlays[i]?.badShare ?? null),
     1,
   );
 };

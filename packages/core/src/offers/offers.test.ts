@@ -174,6 +174,12 @@ describe('outlay', () => {
     });
   });
 
+  test('a part that keeps coming back is known by its number, whatever its tier', () => {
+    const { chosen } = outlay(docket());
+    expect(outlay(docket(), { ...slice, bad: { [chosen?.number ?? '']: 0.4 } }).badShare).toBe(0.4);
+    expect(outlay(docket()).badShare).toBeNull();
+  });
+
   test('a docket\u2019s own price and stock win', () => {
     const o = outlay(docket({ options: { prices: { sensor: 30 }, stock: { sensor: 3 } } }));
     expect(o).toMatchObject({ price: 30, availability: { from: 'shelf', days: 0 } });
@@ -237,6 +243,7 @@ describe('what the years bring', () => {
     }
     expect(soundFromStart('budget', a)).toBeLessThan(soundFromStart('good', a));
     expect(soundFromStart('good', a)).toBe(1);
+    expect(soundFromStart('good', a, 0.4)).toBeCloseTo(0.6 / (1 - a.get('tier.bad-out-of-box.good')), 9);
   });
 
   test('a bearing is nearer its end with distance, salt and noise; a new hub starts again', () => {

@@ -28,6 +28,8 @@ export interface Outlay {
   readonly part: PartClass;
   readonly wheelEnd: WheelEnd;
   readonly chosen: CataloguePart | null;
+  /** Share of this very part that was bad from the box, where it keeps coming back. */
+  readonly badShare: number | null;
   readonly alternatives: readonly CataloguePart[];
   readonly listPrice: number;
   /** What this customer pays for the part. */
@@ -169,6 +171,7 @@ export const outlayOf = (part: PartClass, job: WheelJob, which?: CataloguePart):
     part,
     wheelEnd,
     chosen,
+    badShare: (chosen && slice.bad?.[chosen.number]) ?? null,
     alternatives: candidates.filter((c) => c !== chosen),
     listPrice,
     price,

@@ -29,6 +29,6 @@ export const wornWithin = (
   return 1 - Math.exp(-((years / scale) ** shape));
 };
 
-/** How much likelier than a good aftermarket part this one is to work from the start; the cure tables hold for a good one. */
-export const soundFromStart = (tier: Tier | null, a: Assumptions): number =>
-  (1 - a.get(`tier.bad-out-of-box.${tier ?? 'good'}`)) / (1 - a.get('tier.bad-out-of-box.good'));
+/** How much likelier than a good aftermarket part this one is to work from the start; the cure tables hold for a good one. `own` is what is known of the very part. */
+export const soundFromStart = (tier: Tier | null, a: Assumptions, own: number | null = null): number =>
+  (1 - (own ?? a.get(`tier.bad-out-of-box.${tier ?? 'good'}`))) / (1 - a.get('tier.bad-out-of-box.good'));

@@ -39,11 +39,14 @@ export const takesAway = (
   if (fix.kind === 'work') return workCures(fix.work, fault, a);
   const exist = partsAt(end, architecture);
   const left = fix.outlays.reduce(
-    (stays, { part, chosen }) =>
+    (stays, { part, chosen, badShare }) =>
       exist.includes(part)
         ? stays *
           (1 -
-            Math.min(1, cureChance(part, fault, architecture, a) * soundFromStart(chosen?.tier ?? null, a)))
+            Math.min(
+              1,
+              cureChance(part, fault, architecture, a) * soundFromStart(chosen?.tier ?? null, a, badShare),
+            ))
         : stays,
     fix.work ? 1 - workCures(fix.work, fault, a) : 1,
   );

@@ -193,6 +193,8 @@ export const CatalogueSlice = z.object({
   applications: z.array(Application),
   jobs: z.array(JobNote),
   companions: z.array(CompanionRule),
+  /** Of parts that keep coming back, by number: the share that is bad from the box, as learned. */
+  bad: z.record(z.string(), z.number().min(0).max(1)).optional(),
 });
 export type CatalogueSlice = z.infer<typeof CatalogueSlice>;
 

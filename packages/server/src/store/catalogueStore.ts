@@ -97,11 +97,16 @@ export const knowledgeFor = async (em: EntityManager, docket: Docket): Promise<K
           ? catalogueRows(em, DICTIONARY, 'where dictionary = ?', [slice.vehicle.dictionary])
           : catalogueRows(em, DICTIONARY))
       : [];
+  const learned = await learnedFor(em, id ?? null, today());
   return {
-    slice: { ...slice, parts: await withFreePieces(em, slice.parts, today(), docket) },
+    slice: {
+      ...slice,
+      parts: await withFreePieces(em, slice.parts, today(), docket),
+      bad: Object.fromEntries(Object.entries(learned.bad).map(([number, { share }]) => [number, share])),
+    },
     dictionary,
     overrides: shop.overrides,
-    learned: await learnedFor(em, id ?? null, today()),
+    learned,
     school: shop.school,
     ways: shop.ways,
     currency: shop.currency,

@@ -170,9 +170,9 @@ export const learnedFor = async (
     lineJobs: line === null ? 0 : (learned.lineJobs.get(line) ?? 0),
     jobs: learned.jobs,
     bad: Object.fromEntries(
-      learned.bad.map(({ partNumber, bad, sold }) => [
+      learned.bad.map(({ partNumber, bad, sold, interval }) => [
         partNumber,
-        { bad: Math.round(bad), sold: Math.round(sold) },
+        { bad: Math.round(bad), sold: Math.round(sold), share: interval.mean },
       ]),
     ),
     weak: line === null ? [] : (learned.weak.get(line) ?? []),
