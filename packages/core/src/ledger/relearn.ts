@@ -7,6 +7,8 @@ import { weightOf } from './tally.ts';
 /** Rounds of expectation and maximisation at most, and the change of a share below which it has come to rest. */
 const MOST_ROUNDS = 15;
 const AT_REST = 0.01;
+/** A share that moved by less is the same. */
+const SAME = 0.005;
 
 /** A share of an entry with the cells it counts in, as numbers: the rounds run over fifty thousand of them. */
 interface Cell {
@@ -24,7 +26,7 @@ interface Cell {
  * by judgement is believed by what was learned.
  *
  * @param month the month it is, YYYY-MM
- * @returns the entries with their shares of the truth as they are believed now
+ * @returns the entries with their shares of the truth as they are believed now; the very same where nothing moved
  */
 export const relearn = (
   entries: readonly LedgerEntry[],
@@ -109,13 +111,18 @@ export const relearn = (
     }
     if (most < AT_REST) break;
   }
-  return entries.map((entry, i) => ({
-    ...entry,
-    truth: entry.truth.map((share, k) => ({
-      ...share,
-      p: jobs[i]?.now[k] ?? share.p,
-      // What it was moved by in the end: a later run starts from judgement again.
-      moved: (jobs[i]?.ids[k] ?? []).reduce((product, id) => product * (cells[id]?.moved ?? 1), 1),
-    })),
-  }));
+  return entries.map((entry, i) => {
+    const job = jobs[i];
+    // What was told of a job moves by next to nothing: it stays as it was written.
+    if (!job || entry.truth.every(({ p }, k) => Math.abs(p - (job.now[k] ?? p)) < SAME)) return entry;
+    return {
+      ...entry,
+      truth: entry.truth.map((share, k) => ({
+        ...share,
+        p: job.now[k] ?? share.p,
+        // What it was moved by in the end: a later run starts from judgement again.
+        moved: (job.ids[k] ?? []).reduce((product, id) => product * (cells[id]?.moved ?? 1), 1),
+      })),
+    };
+  });
 };

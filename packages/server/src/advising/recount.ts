@@ -6,12 +6,14 @@ export interface Recounted {
   readonly counts: readonly Count[];
 }
 
-/** Learns anew from all entries and counts each again; `overrides` are the shop’s own weights of learning. */
+/** Learns anew from all entries and counts again each that moved; null where one did not; `overrides` are the shop’s own weights of learning. */
 export const recounted = (
   entries: readonly LedgerEntry[],
   overrides: Readonly<Record<string, number>>,
   month: string,
-): Recounted[] => {
+): Array<Recounted | null> => {
   const a = assumptionsWith(overrides);
-  return relearn(entries, a, month).map((entry) => ({ entry, counts: countsOf(entry, a) }));
+  return relearn(entries, a, month).map((entry, i) =>
+    entry === entries[i] ? null : { entry, counts: countsOf(entry, a) },
+  );
 };

@@ -73,4 +73,4 @@ export const relearnTask = ({
   entries: LedgerEntry[];
   overrides: Readonly<Record<string, number>>;
   month: string;
-}): Recounted[] => recounted(entries, overrides, month);
+}): Array<Recounted | null> => recounted(entries, overrides, month);

@@ -221,7 +221,7 @@ export const relearnAll = async (
     entries: LedgerEntry[],
     overrides: Assumptions['overrides'],
     month: string,
-  ) => Promise<Recounted[]>,
+  ) => Promise<Array<Recounted | null>>,
 ): Promise<{ jobs: number }> => {
   const { overrides } = judgedFor(await shopSettings(em));
   const rows = await rawRows(em, 'select docket_id, entry, counts from ledger_entry order by number');
