@@ -23,14 +23,12 @@ import type { LedgerEntry } from '../packages/core/src/vocabulary/ledgerEntry.ts
 import { writeSection } from './writeSection.ts';
 
 /*
- * Learning in money: shops whose judgement is right, and shops whose judgement is wrong by two or by four, work on after a thousand closed
+ * Learning in money: shops whose judgement is right, and shops whose judgement is wrong by two, work on after a thousand closed
  * jobs with what those taught, on the same vehicles. Use: npm run learning-money [shops] [jobs learned from] [jobs played]
  */
 const SHOPS = Number(process.argv[2] ?? 5);
 const LEARNED = Number(process.argv[3] ?? 1000);
 const PLAYED = Number(process.argv[4] ?? 150);
-/** One judgement alone, for a look. */
-const ONLY = process.argv.find((word) => word.startsWith('--only='))?.slice(7);
 const TODAY = '2026-11-26';
 const MONTH = TODAY.slice(0, 7);
 const judged = assumptionsWith();
@@ -150,9 +148,7 @@ const lines = [
 for (const [name, truthOf] of [
   ['right', () => judged],
   ['wrong by two', (shop: number) => wrongBy(2, 8800 + shop)],
-  ['wrong by four', (shop: number) => wrongBy(4, 9900 + shop)],
 ] as const) {
-  if (ONLY && name !== ONLY) continue;
   const all = { learned: [] as number[], best: [] as number[] };
   for (let shop = 0; shop < SHOPS; shop++) {
     const truth = truthOf(shop);

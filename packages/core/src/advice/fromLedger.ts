@@ -41,7 +41,11 @@ export const fromLedger = (
       ),
     ...[...numbers].flatMap((number) => {
       const known = bad[number];
-      return known ? [`${number}: ${known.bad} of ${known.sold} came back bad from the box.`] : [];
+      return known
+        ? [
+            `${number}: ${known.bad} of ${known.sold} came back bad from the box${known.batch ? `; look for batch ${known.batch}` : ''}.`,
+          ]
+        : [];
     }),
   ];
 };

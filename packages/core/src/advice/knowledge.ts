@@ -12,7 +12,12 @@ const Learned = z.object({
   lineJobs: z.number().min(0).default(0),
   jobs: z.number().min(0).default(0),
   /** Parts that came back bad from the box, by number: so many of those sold. */
-  bad: z.record(z.string(), z.object({ bad: z.number(), sold: z.number(), share: z.number() })).default({}),
+  bad: z
+    .record(
+      z.string(),
+      z.object({ bad: z.number(), sold: z.number(), share: z.number(), batch: z.string().nullable() }),
+    )
+    .default({}),
   /** Weak places of this line, with their evidence. */
   weak: z.array(WeakPlace).default([]),
 });

@@ -10,6 +10,12 @@ import type { Tally } from './tally.ts';
  */
 export const badParts = (tally: Tally, judged: Assumptions): BadPart[] => {
   const weight = judged.get('learning.weight.part');
+  const batches = new Map<string, Array<{ batch: string; bad: number }>>();
+  for (const [key, { n }] of tally) {
+    const [kind, partNumber = '', batch = ''] = partsOfKey(key);
+    if (kind === 'batch' && n > 0)
+      batches.set(partNumber, [...(batches.get(partNumber) ?? []), { batch, bad: n }]);
+  }
   return [...tally]
     .flatMap(([key, { n, e }]): BadPart[] => {
       const [kind, tier = 'unknown', partNumber = ''] = partsOfKey(key);
@@ -21,6 +27,7 @@ export const badParts = (tally: Tally, judged: Assumptions): BadPart[] => {
           tier,
           bad: n,
           sold: e,
+          batches: (batches.get(partNumber) ?? []).sort((p, q) => q.bad - p.bad),
           interval: betaInterval(weight * prior + n, weight * (1 - prior) + Math.max(0, e - n)),
         },
       ];

@@ -116,7 +116,7 @@ const exact = ({ key, n, e, x, jobs }: Count): Count => {
 
 /** What an entry adds to the counts; taken away again it leaves them as they were. */
 export const countsOf = (entry: LedgerEntry, a: Assumptions): Count[] => {
-  const { seizure, tier, partNumber, sold, badFromBox, hours, said, parts } = entry;
+  const { seizure, tier, partNumber, batch, sold, badFromBox, hours, said, parts } = entry;
   const [part] = parts;
   const counts: Count[] = [
     ...causeCounts(entry, a),
@@ -132,6 +132,9 @@ export const countsOf = (entry: LedgerEntry, a: Assumptions): Count[] => {
             jobs: 1,
           },
         ]
+      : []),
+    ...(partNumber && batch && badFromBox > 0
+      ? [{ key: keyOf('batch', partNumber, batch.replaceAll(SEP, ' ')), n: badFromBox, e: 0, x: 0, jobs: 1 }]
       : []),
     ...(seizure
       ? [

@@ -346,7 +346,14 @@ describe('what the ledger shows', () => {
     expect(weakPlacesOf(jobs, 'another', judged)).toEqual([]);
     const box = (n: number) => new Map([['box|budget|P-1', { n, e: 11, x: 0, jobs: 11 }]]);
     expect(badParts(box(2), judged)).toEqual([]);
-    expect(badParts(box(3), judged)[0]).toMatchObject({ partNumber: 'P-1', bad: 3, sold: 11 });
+    expect(badParts(box(3), judged)[0]).toMatchObject({ partNumber: 'P-1', bad: 3, sold: 11, batches: [] });
+    const batched = new Map([...box(3), ['batch|P-1|K26-11', { n: 2, e: 0, x: 0, jobs: 2 }]]);
+    expect(badParts(batched, judged)[0]?.batches).toEqual([{ batch: 'K26-11', bad: 2 }]);
+    const claimed = countsOf(
+      { ...entryFor({ result: 'cured' }), partNumber: 'P-1', batch: 'K26-11', badFromBox: 1 },
+      judged,
+    );
+    expect(claimed.find(({ key }) => key.startsWith('batch|'))?.n).toBe(1);
   });
 
   test('the file for a spreadsheet has a line a job and no formula', () => {

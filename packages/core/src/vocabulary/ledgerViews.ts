@@ -89,6 +89,8 @@ export const BadPart = z.object({
   tier: z.string(),
   bad: z.number(),
   sold: z.number(),
+  /** Of which batch, where it was read off the part. */
+  batches: z.array(z.object({ batch: z.string(), bad: z.number() })),
   interval: Interval,
 });
 export type BadPart = z.infer<typeof BadPart>;

@@ -170,9 +170,14 @@ export const learnedFor = async (
     lineJobs: line === null ? 0 : (learned.lineJobs.get(line) ?? 0),
     jobs: learned.jobs,
     bad: Object.fromEntries(
-      learned.bad.map(({ partNumber, bad, sold, interval }) => [
+      learned.bad.map(({ partNumber, bad, sold, batches, interval }) => [
         partNumber,
-        { bad: Math.round(bad), sold: Math.round(sold), share: interval.mean },
+        {
+          bad: Math.round(bad),
+          sold: Math.round(sold),
+          share: interval.mean,
+          batch: batches[0]?.batch ?? null,
+        },
       ]),
     ),
     weak: line === null ? [] : (learned.weak.get(line) ?? []),

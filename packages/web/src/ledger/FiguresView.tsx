@@ -123,6 +123,9 @@ export function FiguresView({ ledger, currency }: { ledger: Ledger; currency: st
                   </Link>{' '}
                   {part.tier}: {Math.round(part.bad)} of {Math.round(part.sold)}; likely{' '}
                   {Math.round(part.interval.low * 100)} to {Math.round(part.interval.high * 100)} in 100
+                  {part.batches.length > 0
+                    ? `; batches ${part.batches.map(({ batch, bad: n }) => `${batch} ${Math.round(n)}`).join(', ')}`
+                    : ''}
                 </li>
               ))}
             </ul>
