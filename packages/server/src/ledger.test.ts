@@ -146,6 +146,9 @@ describe('what is learned', () => {
     expect((await ring())?.learned).toBe(after);
     const bad = await server.api('POST', '/ledger/counts', { ...poured, counts: [{ key: 'x' }] });
     expect(bad.status).toBe(400);
+    const [count] = poured.counts;
+    for (const counts of [[count, count], [{ ...count, n: -5 }], [{ ...count, e: 1e300 }]])
+      expect((await server.api('POST', '/ledger/counts', { ...poured, counts })).status).toBe(400);
     await server.api('POST', '/ledger/counts', { ...poured, counts: [] });
     expect((await ring())?.learned).toBeCloseTo(before, 9);
   });

@@ -359,7 +359,8 @@ export const overridesFor = (
     if (number.line !== null && number.line !== line) continue;
     const held = frozen[learnedName(number)];
     const value = held ?? number.learned;
-    if (value !== number.prior) out[number.key] = value;
+    // What is no number teaches nothing: an answer must never fall for it.
+    if (value !== number.prior && Number.isFinite(value)) out[number.key] = value;
   }
   return out;
 };

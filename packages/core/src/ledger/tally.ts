@@ -33,7 +33,9 @@ export const tallyOf = (counts: Iterable<MonthCount>, thisMonth: string, halfLif
   return sums;
 };
 
-const figure = z.number();
+/** No shop sells so much: more is a slip, and would drown what everybody else counted. */
+const MOST = 1e7;
+const figure = z.number().min(-MOST).max(MOST);
 const monthText = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'is not a month; write YYYY-MM');
 
 /** Counts as they leave and enter a shop: no customer, no docket, no day. */
@@ -44,16 +46,23 @@ export const LearnedCounts = z.strictObject({
   shop: z.string().min(1).max(120),
   counts: z
     .array(
-      z.strictObject({
-        key: z.string().min(1).max(200),
-        month: monthText,
-        n: figure,
-        e: figure.min(0),
-        x: figure,
-        jobs: figure.min(0),
-      }),
+      z
+        .strictObject({
+          key: z.string().min(1).max(200),
+          month: monthText,
+          n: figure,
+          e: figure.min(0),
+          x: figure,
+          jobs: figure.min(0),
+        })
+        .refine(({ key, n }) => n >= 0 || partsOfKey(key)[0] === 'pace', {
+          error: 'has fewer than none; only hours, told as logarithms, may lie below nought',
+        }),
     )
-    .max(200_000),
+    .max(200_000)
+    .refine((counts) => new Set(counts.map(({ key, month }) => `${month} ${key}`)).size === counts.length, {
+      error: 'has one key twice in one month; add the two up',
+    }),
 });
 export type LearnedCounts = z.infer<typeof LearnedCounts>;
 
