@@ -43,6 +43,12 @@ const FIELDS = [
 type Field = (typeof FIELDS)[number];
 const valueOf = (of: Partial<Outcome>, field: Field): string => JSON.stringify(of[field] ?? null);
 
+/** Sentences heard in full. */
+const HEARD: readonly string[] = SAID.filter(([words, said]) => {
+  const heard = readOutcome(words);
+  return FIELDS.every((field) => valueOf(heard, field) === valueOf(said, field));
+}).map(([words]) => words);
+
 describe('what people say days later', () => {
   test('what is heard is what was said, or nothing', () => {
     const wrong = SAID.flatMap(([words, said]) => {
@@ -53,11 +59,29 @@ describe('what people say days later', () => {
     });
     expect(wrong).toEqual([]);
   });
-});
 
-/** Sentences heard in full. */
-export const heardInFull = (): string[] =>
-  SAID.filter(([words, said]) => {
-    const heard = readOutcome(words);
-    return FIELDS.every((field) => valueOf(heard, field) === valueOf(said, field));
-  }).map(([words]) => words);
+  test('sentences heard in full', () => {
+    expect(SAID.map(([words]) => words).filter((words) => !HEARD.includes(words))).toEqual([]);
+  });
+
+  test.each([
+    ['it was never really fixed', 'not-cured'],
+    ["the lamp isn't out", 'not-cured'],
+    ['the light has not gone out', 'not-cured'],
+    ["that didn't fix it", 'not-cured'],
+  ])('a cure that is denied is none: %p', (words, result) => {
+    expect(readOutcome(words).result).toBe(result);
+  });
+
+  test('put back is not come back', () => {
+    expect(readOutcome('put it back together and the lamp is out').result).toBe('cured');
+    expect(readOutcome('brought it back').result).toBeUndefined();
+  });
+
+  test.each(['the ring was not cracked', 'the bearing was fine', 'sensor was sound, ring was sound'])(
+    'what is sound is no cause: %p',
+    (words) => {
+      expect(readOutcome(words).trueCause).toBeUndefined();
+    },
+  );
+});

@@ -2,6 +2,7 @@ import type { CheckName } from '../checkKinds/checkTypes.ts';
 import { centsFrom } from '../vocabulary/money.ts';
 import type { Outcome, OutcomeResult } from '../vocabulary/docket.ts';
 import type { Cause, Symptom } from '../vocabulary/words.ts';
+import { COUNT_WORDS, DAYS_IN } from './countWords.ts';
 
 /** What words say came of a sale; what they do not say is not there. */
 export type HeardOutcome = Omit<Partial<Outcome>, 'result'> & { result?: OutcomeResult };
@@ -11,37 +12,21 @@ const any = (words: string): RegExp => new RegExp(String.raw`(?<![\p{L}\d])(?:${
 const first = <T>(phrases: ReadonlyArray<Phrase<T>>, text: string): T | null =>
   phrases.find(([words]) => any(words).test(text))?.[1] ?? null;
 
-const NUMBER: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  half: 0.5,
-};
-const COUNT = String.raw`(?<n>\d+(?:[.,]\d+)?|${Object.keys(NUMBER).join('|')})(?<half>\s+and\s+a\s+half)?`;
+const COUNT = String.raw`(?<n>\d+(?:[.,]\d+)?|${Object.keys(COUNT_WORDS).join('|')})(?<half>\s+and\s+a\s+half)?`;
 const numberIn = (match: RegExpExecArray | null): number | null => {
   const said = match?.groups?.n?.toLowerCase();
   if (said === undefined) return null;
-  const n = NUMBER[said] ?? Number(said.replace(',', '.'));
-  return match?.groups?.half ? n + 0.5 : n;
+  const n = COUNT_WORDS[said] ?? Number(said.replace(',', '.'));
+  return match?.groups?.half || match?.groups?.later ? n + 0.5 : n;
 };
 
 const RESULTS: ReadonlyArray<Phrase<OutcomeResult>> = [
   [
-    '(?:never|not|un)\\s*-?opened|still sealed|seal(?:ed)? (?:is )?(?:whole|intact)|unopened|unused|never opened',
+    '(?:never|not|un)\\s*-?opened|still sealed|seal(?:ed)?(?: is| was)? (?:whole|intact|unbroken|not broken)|unopened|unused|never opened',
     'returned-unused',
   ],
   [
-    '(?:box|packet|bag)(?: was| had been)? (?:been )?open(?:ed)?|returned (?:it )?opened|opened and (?:returned|brought back)|brought (?:it )?back opened',
+    '(?:box|packet|bag)(?: was| had been)? (?:been )?open(?:ed)?|opened the (?:box|packet|bag)|returned (?:it )?opened|opened and (?:returned|brought back)|brought (?:it )?back opened',
     'returned-opened',
   ],
   [
@@ -49,18 +34,23 @@ const RESULTS: ReadonlyArray<Phrase<OutcomeResult>> = [
     'wrong-part',
   ],
   [
-    'came back|come back|back (?:again )?(?:after|within|in)|(?:came|went|is|lit) (?:on|up) again|on again|returned after|relapsed?|same (?:fault|code|light|lamp) again',
+    'came back|come back|back (?:again )?(?:after|within|in)|(?:came|went|is|lit) (?:on|up) again|on again|returned after|(?:(?:lamps?|lights?|fault|code)(?: is|.s| are)?|it(?: is|.s)) back(?! to normal| on the road)|relapsed?|same (?:fault|code|light|lamp) again',
     'came-back',
   ],
   [
-    "not (?:cured|fixed|solved|sorted|gone)|no (?:joy|better|change|luck|difference|good)|still (?:on|lit|there|the same|broken)|same (?:light|lamp|fault|code)s? as before|did(?: not|n't) (?:help|cure|fix|work)|light(?:s)? (?:is |are )?still on|lamps? (?:is |are )?still on",
+    "not (?:cured|fixed|solved|sorted|gone)|no (?:joy|better|change|luck|difference|good)|still (?:on|lit|there|the same|broken)|still (?:have|has|had|got|get|gets|shows?|showing) (?:the |that |a |his |her |my )?(?:same )?(?:lamps?|lights?|fault|code|message)|same (?:light|lamp|fault|code)s? as before|did(?: not|n't) (?:help|cure|fix|work)|light(?:s)? (?:is |are )?still on|lamps? (?:is |are )?still on",
     'not-cured',
   ],
   [
-    'cured|fixed|sorted|solved|all good|works (?:fine|again|now)|working again|(?:all |the )?(?:lamps?|lights?)(?: all)? (?:are |is )?(?:out|off|gone)|happy customer|good now|no more (?:lamp|light)s?|runs? fine',
+    'cured|fixed|sorted|solved|all good|works (?:fine|again|now)|working again|(?:all |the )?(?:lamps?|lights?)(?: all)? (?:are |is |has |have |went |gone |stayed |stays )?(?:been )?(?:out|off|gone)|done it|happy customer|good now|no more (?:lamp|light)s?|runs? fine',
     'cured',
   ],
 ];
+
+/** A cure said with a denial some words before it: "was never really fixed". */
+const DENIED = any(
+  "(?:not|never|isn['’]?t|wasn['’]?t|aren['’]?t|weren['’]?t|hasn['’]?t|haven['’]?t|did ?n['’]?t|does ?n['’]?t|wo ?n['’]?t)(?:\\s+[\\p{L}'’]+){0,2}\\s+(?:cured?|fix(?:ed)?|sorted?|solved?|gone|go|out|off|right|working|any better)",
+);
 
 const LAMPS: ReadonlyArray<Phrase<Symptom>> = [
   ['speedo(?:meter)?', 'speedometer.dead'],
@@ -84,7 +74,7 @@ const CAUSES: ReadonlyArray<Phrase<Cause>> = [
   ['(?:tone |abs |toothed )?ring|reluctor', 'ring'],
   ['(?:wheel )?bearing', 'bearing'],
   ['connector|plug|loom|wiring|wires?|harness|cable|terminal', 'wiring'],
-  ['tyres?', 'tyre'],
+  ['(?:two |odd |mixed |unequal )?(?:different|odd|mixed|unequal|wrong size) tyres?|tyres?', 'tyre'],
   ['battery|alternator|earth strap|low voltage', 'supply'],
   ['control unit|module|controller', 'module'],
   ['sender', 'sender'],
@@ -94,7 +84,7 @@ const BAD =
   'cracked|broken|rusted|rusty|corroded|green|chafed|chewed|damaged|dead|open|short(?:ed)?|worn|loose|had play|bad|faulty|gone|failed|missing teeth|split|rubbed|at fault|the culprit|weak|flat';
 const FAULTY = (thing: string): RegExp =>
   new RegExp(
-    String.raw`(?<![\p{L}\d])(?:${thing})(?:,| was| were| is| had| been| all| just| simply|\s)*(?:${BAD})(?![\p{L}])|(?:it was|was|turned out to be|so it was|so|only|just|because of|fault was|it's)\s+(?:only |just |the |a |an )*(?:${thing})(?![\p{L}\d])`,
+    String.raw`(?<![\p{L}\d])(?:${thing})(?:,| was| were| is| had| been| all| just| simply|\s)*(?:${BAD})(?![\p{L}])|(?:different|odd|mixed|unequal) (?:${thing})(?![\p{L}\d])|(?:it was|was|turned out to be|so it was|so|only|just|because of|fault was|it's)\s+(?:only |just |the |a |an )*(?:${thing})(?![\p{L}\d])`,
     'iu',
   );
 
@@ -102,7 +92,7 @@ const KNOWN: ReadonlyArray<Phrase<NonNullable<Outcome['knownBy']>>> = [
   ['swapped|swapping|changed (?:it |them )?(?:over|side for side)|fault moved', 'swapped'],
   ['metered|measured|multimeter|meter said|read \\d+ ?ohms?|ohms?', 'metered'],
   [
-    'saw it|could see|seen|visible|looked at|saw|green inside|had play|had a look|with (?:the )?wheel off',
+    'saw it|could see|seen|visible|looked at|saw|spotted|noticed|green inside|had play|had a look|with (?:the )?wheel off',
     'seen',
   ],
 ];
@@ -125,9 +115,11 @@ const TOLD_BY: ReadonlyArray<Phrase<CheckName>> = [
   ['live (?:data|speeds)|log', 'live'],
 ];
 
-const DAYS: Readonly<Record<string, number>> = { day: 1, week: 7, fortnight: 14, month: 30, year: 365 };
 const LATER = new RegExp(String.raw`${COUNT}\s+(?<unit>day|week|fortnight|month|year)s?`, 'iu');
-const HOURS = new RegExp(String.raw`${COUNT}(?:\s+an|\s+of an)?\s*(?:hours?|hrs?|h)(?![\p{L}])`, 'iu');
+const HOURS = new RegExp(
+  String.raw`${COUNT}(?:\s+an|\s+of an)?\s*(?:hours?|hrs?|h)(?![\p{L}])(?<later>\s+and\s+a\s+half)?`,
+  'iu',
+);
 const MONEY =
   /(?:(?:€|£|\$)\s*(?<before>\d+(?:[.,]\d{1,2})?)|(?<after>\d+(?:[.,]\d{1,2})?)\s*(?:€|£|\$|euros?|eur|pounds?|quid))(?![\p{L}\d])/iu;
 
@@ -137,7 +129,8 @@ export const readOutcome = (text: string): HeardOutcome => {
   const stayed = LAMPS.filter(([words]) =>
     new RegExp(String.raw`(?<![\p{L}\d])(?:${words})${STAYS}`, 'iu').test(text),
   ).map(([, symptom]) => symptom);
-  const result = first(RESULTS, text);
+  // A cure that is denied is none, wherever the denial stands before it.
+  const result = DENIED.test(text) ? 'not-cured' : first(RESULTS, text);
   const goneToo = any('out|gone|off|cured|fixed|good').test(text);
   if (stayed.length > 0 && goneToo) {
     out.result = 'partly';
@@ -159,7 +152,7 @@ export const readOutcome = (text: string): HeardOutcome => {
   if (out.result === 'came-back') {
     const later = LATER.exec(text);
     const n = numberIn(later);
-    const days = DAYS[later?.groups?.unit?.toLowerCase() ?? ''];
+    const days = DAYS_IN[later?.groups?.unit?.toLowerCase() ?? ''];
     if (n !== null && days !== undefined) out.afterDays = Math.round(n * days);
   }
   const hours = numberIn(HOURS.exec(text));

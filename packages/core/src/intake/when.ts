@@ -1,42 +1,7 @@
 import * as chrono from 'chrono-node';
 import { lexicon } from '../text/lexicon.ts';
 import type { Token } from '../text/tokens.ts';
-
-const DAYS: Readonly<Record<string, number>> = {
-  day: 1,
-  days: 1,
-  week: 7,
-  weeks: 7,
-  wk: 7,
-  wks: 7,
-  fortnight: 14,
-  fortnights: 14,
-  month: 30,
-  months: 30,
-  year: 365,
-  years: 365,
-  hour: 0,
-  hours: 0,
-};
-const COUNTS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  couple: 2,
-  few: 3,
-  several: 4,
-  half: 0.5,
-};
+import { COUNT_WORDS, DAYS_IN } from './countWords.ts';
 
 /** Words for a time that no calendar has. */
 const FIXED = lexicon<number>([
@@ -84,12 +49,12 @@ export const durationAt = (tokens: readonly Token[], at: number): { days: number
     i++;
   const first = tokens[i]?.norm ?? '';
   if (/^\d+(?:[.,]\d+)?$/.test(first)) count = Number(first.replace(',', '.'));
-  else if (Object.hasOwn(COUNTS, first)) count = COUNTS[first] ?? null;
-  if (count === null) return DAYS[first] === 14 ? { days: 14, to: i + 1 } : null;
+  else if (Object.hasOwn(COUNT_WORDS, first)) count = COUNT_WORDS[first] ?? null;
+  if (count === null) return DAYS_IN[first] === 14 ? { days: 14, to: i + 1 } : null;
   i++;
-  if (/^(couple|few)$/.test(tokens[i]?.norm ?? '')) count = COUNTS[tokens[i++]?.norm ?? ''] ?? count;
+  if (/^(couple|few)$/.test(tokens[i]?.norm ?? '')) count = COUNT_WORDS[tokens[i++]?.norm ?? ''] ?? count;
   while (/^(of|a)$/.test(tokens[i]?.norm ?? '')) i++;
-  const unit = DAYS[tokens[i]?.norm ?? ''];
+  const unit = DAYS_IN[tokens[i]?.norm ?? ''];
   return unit === undefined ? null : { days: Math.round(count * unit), to: i + 1 };
 };
 

@@ -1,0 +1,37 @@
+/** Days in a stretch of time, as it is called; a stretch of hours is none. */
+export const DAYS_IN: Readonly<Record<string, number>> = {
+  day: 1,
+  days: 1,
+  week: 7,
+  weeks: 7,
+  wk: 7,
+  wks: 7,
+  fortnight: 14,
+  fortnights: 14,
+  month: 30,
+  months: 30,
+  year: 365,
+  years: 365,
+  hour: 0,
+  hours: 0,
+};
+/** Numbers said in words. */
+export const COUNT_WORDS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  couple: 2,
+  few: 3,
+  several: 4,
+  half: 0.5,
+};
