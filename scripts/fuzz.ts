@@ -186,7 +186,6 @@ const GOOD: Partial<Record<ApiName, () => unknown>> = {
     counts: [{ key: 'cause|ring', month: '2026-07', n: 3, e: 2, x: 3, jobs: 9 }],
   }),
   'POST /ledger/relearn': () => ({}),
-  'POST /outcome': () => ({ words: random.pick(['cured, ring was cracked', 'no joy', '340 euros']) }),
   'POST /dockets/:id/comebacks': () => ({ of: 1001 + random.below(12) }),
   'POST /imports': () => ({}),
   'POST /imports/:id/run': () => ({ mode: 'whole' }),

@@ -6,17 +6,19 @@ export { Knowledge, bareKnowledge } from './advice/knowledge.ts';
 export { DEFAULT_ASSUMPTIONS, assumptionsWith, type Assumptions } from './assumptions/assumptions.ts';
 export { badParts } from './ledger/badParts.ts';
 export { calibrate } from './ledger/calibrate.ts';
-export { countsOf, faultsOf, type Count } from './ledger/counts.ts';
+export { countsOf, type Count } from './ledger/counts.ts';
 export { entryOf, type SaleFacts } from './ledger/entryOf.ts';
 export { figuresOf } from './ledger/figures.ts';
 export { learn, learnedName, overridesFor, type LearnedNumber } from './ledger/learn.ts';
+export { movedAt, movedByLearning } from './ledger/moves.ts';
 export { relearn } from './ledger/relearn.ts';
+export { mainLine } from './vocabulary/chosenParts.ts';
 export { LearnedCounts, tallyOf, toLeave, type MonthCount, type Tally } from './ledger/tally.ts';
 export { weakPlacesOf } from './ledger/weakPlaces.ts';
 export { ledgerCsv } from './ledger/ledgerCsv.ts';
+export type { WeakPlace } from './vocabulary/weakPlace.ts';
 export { LedgerEntry, type CauseShare } from './vocabulary/ledgerEntry.ts';
 export { soldOn, warrantyOf } from './stock/warranty.ts';
-export { readOutcome } from './intake/readOutcome.ts';
 export {
   APPLICATIONS,
   CATALOGUE_TABLES,

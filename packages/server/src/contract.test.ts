@@ -76,7 +76,6 @@ test('every way in answers as the contract says', async () => {
   const counts = await ask('GET /ledger/counts', '/ledger/counts');
   await ask('POST /ledger/counts', '/ledger/counts', { ...counts, shop: 'another' });
   await ask('POST /ledger/relearn', '/ledger/relearn', {});
-  await ask('POST /outcome', '/outcome', { words: 'cured, ring was cracked' });
   await ask('GET /dockets/:id/comebacks', `${at}/comebacks`);
   const ours = { format: 'hardy-spoke/docket', version: 1, vehicle: { plate: 'HRB 12' } };
   const before = await ask('POST /dockets', '/dockets', {

@@ -149,6 +149,7 @@ describe('what is learned', () => {
     const [count] = poured.counts;
     for (const counts of [[count, count], [{ ...count, n: -5 }], [{ ...count, e: 1e300 }]])
       expect((await server.api('POST', '/ledger/counts', { ...poured, counts })).status).toBe(400);
+    expect((await server.api('POST', '/ledger/counts', file)).status).toBe(400);
     await server.api('POST', '/ledger/counts', { ...poured, counts: [] });
     expect((await ring())?.learned).toBeCloseTo(before, 9);
   });

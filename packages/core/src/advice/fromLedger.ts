@@ -25,7 +25,8 @@ export const fromLedger = (
   corner: WheelEnd | null,
 ): string[] => {
   const { overrides, lineJobs, jobs: all, bad, weak } = knowledge.learned;
-  const judged = Object.keys(overrides).length > 0 ? judge(docket, judgedOnly(knowledge)).verdict : verdict;
+  const isMoved = [overrides, knowledge.slice.bad ?? {}].some((moved) => Object.keys(moved).length > 0);
+  const judged = isMoved ? judge(docket, judgedOnly(knowledge)).verdict : verdict;
   const numbers = new Set(offers.flatMap(({ lines }) => lines.flatMap(({ partNumber }) => partNumber ?? [])));
   return [
     ...(differs(verdict, judged)

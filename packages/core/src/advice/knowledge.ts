@@ -15,7 +15,12 @@ const Learned = z.object({
   bad: z
     .record(
       z.string(),
-      z.object({ bad: z.number(), sold: z.number(), share: z.number(), batch: z.string().nullable() }),
+      z.object({
+        bad: z.number(),
+        sold: z.number(),
+        share: z.number().nullable(),
+        batch: z.string().nullable(),
+      }),
     )
     .default({}),
   /** Weak places of this line, with their evidence. */
@@ -54,6 +59,7 @@ export const bareKnowledge = (today: string): Knowledge => ({
 /** Knowledge as it would be had nothing been learned: what judgement alone says. */
 export const judgedOnly = (knowledge: Knowledge): Knowledge => ({
   ...knowledge,
+  slice: { ...knowledge.slice, bad: {} },
   learned: { ...knowledge.learned, overrides: {} },
 });
 

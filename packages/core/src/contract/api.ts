@@ -3,7 +3,7 @@ import { Knowledge } from '../advice/knowledge.ts';
 import { Advice } from '../vocabulary/advice.ts';
 import { CataloguePart } from '../vocabulary/catalogue.ts';
 import { Comparison } from '../vocabulary/comparison.ts';
-import { Docket, Outcome } from '../vocabulary/docket.ts';
+import { Docket } from '../vocabulary/docket.ts';
 import { LearnedCounts } from '../ledger/tally.ts';
 import {
   BadPart,
@@ -172,11 +172,6 @@ export const API = {
     answer: z.object({ shop: z.string(), counts: z.number().int() }),
   },
   'POST /ledger/relearn': { body: z.strictObject({}), answer: z.object({ jobs: z.number().int() }) },
-  /** What words say came of a sale. */
-  'POST /outcome': {
-    body: z.strictObject({ words: z.string().min(1).max(2000) }),
-    answer: Outcome.partial(),
-  },
   /** Earlier sales that a docket may have come back from. */
   'GET /dockets/:id/comebacks': { answer: z.array(Comeback) },
   /** Says that a docket came back from an earlier one: both are linked, the earlier outcome is corrected. */

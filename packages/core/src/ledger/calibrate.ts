@@ -1,10 +1,11 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import { meanInterval, shareInterval } from '../chance/intervals.ts';
 import type { CauseShare, LedgerEntry } from '../vocabulary/ledgerEntry.ts';
 import type { Calibration } from '../vocabulary/ledgerViews.ts';
 import { curedBy } from './knownTruth.ts';
 import { placeOf, toOne } from './places.ts';
 
-/** Something that was said with a chance, and whether it was so; `before` is what last month\u2019s tables would have said. */
+/** Something that was said with a chance, and whether it was so; `before` is what last month’s tables would have said. */
 interface Saying {
   readonly p: number;
   readonly was: boolean;
@@ -13,8 +14,6 @@ interface Saying {
 type Kind = Calibration['kinds'][number];
 
 const BINS = 10;
-/** A cause said rarer than this was not said. */
-const WORTH_SAYING = 0.03;
 /** Nobody who says never is forgiven without end. */
 const SUREST = 1e-3;
 
@@ -58,10 +57,11 @@ const kindOf = (kind: Kind['kind'], sayings: readonly Saying[]): Kind => {
 /**
  * How good what was said has been: only what was said at the time counts, never what is known now.
  *
- * @param under moves a share to what other tables would have said; for the scores of last month\u2019s
+ * @param under moves a share to what other tables would have said; for the scores of last month’s
  */
 export const calibrate = (
   entries: readonly LedgerEntry[],
+  a: Assumptions,
   under: ((share: CauseShare, entry: LedgerEntry) => number) | null = null,
 ): Calibration => {
   const causes = entries.flatMap((entry): Saying[] => {
@@ -73,7 +73,7 @@ export const calibrate = (
         )
       : null;
     return said.causes.flatMap((share, i) =>
-      share.p < WORTH_SAYING
+      share.p < a.get('learning.said-from')
         ? []
         : [
             {

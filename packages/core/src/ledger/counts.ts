@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { FAULTS, causeOf, type Fault } from '../faultKinds/faultData.ts';
 import type { LedgerEntry } from '../vocabulary/ledgerEntry.ts';
+import { curedBy } from './knownTruth.ts';
 
 /**
  * One thing that was counted. `n` is what was seen, `e` what it is seen among: the expected count of a cause by judgement,
@@ -27,7 +28,11 @@ const ageBin = (years: number): number => AGE_BINS.filter((edge) => years >= edg
 export const faultsOf = (cause: string): Fault[] => FAULTS.filter((fault) => causeOf(fault) === cause);
 
 /** Cells that a cause at a place counts in: everyone, how it is built, its line and axle. */
-export const cellsOf = (entry: LedgerEntry, cause: string, place: string): string[] => {
+export const cellsOf = (
+  entry: Pick<LedgerEntry, 'builds' | 'line'>,
+  cause: string,
+  place: string,
+): string[] => {
   if (place !== 'front' && place !== 'rear') return [keyOf('cause', cause)];
   const build = entry.builds[place];
   return [
@@ -73,17 +78,14 @@ const faultShares = (entry: LedgerEntry, a: Assumptions): Array<readonly [fault:
 /** Ways of knowing a cause that do not lean on the cure. */
 const SURELY: ReadonlySet<string> = new Set(['seen', 'metered', 'swapped']);
 
-/** A part is meant to cure what it cures at least so often: of the rest an error of telling would teach more than the jobs. */
-const MEANT_TO = 0.5;
-
 const cureCounts = (entry: LedgerEntry, a: Assumptions): Count[] => {
   const [part] = entry.parts;
   // Of several parts fitted in one go nobody knows which one it was.
   // What is only known by the cure would teach that everything cures.
-  if (!part || entry.parts.length > 1 || entry.firstTime === null || !entry.told || !SURELY.has(entry.told))
+  if (!part || entry.parts.length > 1 || curedBy(entry) === null || !entry.told || !SURELY.has(entry.told))
     return [];
   return faultShares(entry, a).flatMap(([fault, p]) =>
-    a.find(`cures.${part}.${fault}`, 0) >= MEANT_TO
+    a.find(`cures.${part}.${fault}`, 0) >= a.get('learning.cures-from')
       ? [
           {
             key: keyOf('cure', part, fault),

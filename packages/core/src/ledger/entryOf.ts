@@ -1,16 +1,17 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { assumptionsFor, judgedOnly, type Knowledge } from '../advice/knowledge.ts';
-import { diagnose } from '../advice/diagnose.ts';
+import { diagnose, type Diagnosed } from '../advice/diagnose.ts';
 import { rankCauses } from '../advice/rankCauses.ts';
 import { CHECK_TABLES } from '../checkKinds/checkData.ts';
 import { readCheck } from '../checks/readCheck.ts';
 import { seizureChance, drawsSensor } from '../offers/seizure.ts';
 import { ageInYears } from '../diagnosis/priors.ts';
 import type { Advice } from '../vocabulary/advice.ts';
-import { partsOf } from '../vocabulary/chosenParts.ts';
+import { mainLine, partsOf } from '../vocabulary/chosenParts.ts';
 import type { Docket, Outcome } from '../vocabulary/docket.ts';
-import type { CauseShare, LedgerEntry, SeizureTrial } from '../vocabulary/ledgerEntry.ts';
+import type { LedgerEntry, SeizureTrial } from '../vocabulary/ledgerEntry.ts';
 import { curedBy, knownTruth } from './knownTruth.ts';
+import { movedAt } from './moves.ts';
 import { placeOf, sharesOf } from './places.ts';
 
 /** What the shop knows of a sale beside the docket. */
@@ -26,20 +27,6 @@ export interface SaleFacts {
   readonly learnedThen: Readonly<Record<string, number>>;
 }
 
-/** By how much learning had moved a cause at a place, against judgement. */
-const movedBy = (
-  { cause, place }: CauseShare,
-  then: Readonly<Record<string, number>>,
-  judged: Assumptions,
-): number => {
-  const fault = cause === 'wiring' ? 'joint' : cause === 'mismatched-part' ? 'wrong-sensor' : cause;
-  const prior = then[`prior.${fault}`];
-  return (
-    (prior === undefined ? 1 : prior / judged.find(`prior.${fault}`, prior)) *
-    (then[`line.${place}.${fault}`] ?? 1)
-  );
-};
-
 const followedBy = (docket: Docket, given: Advice | null): boolean | null => {
   if (!given || !docket.chosen) return null;
   const { action, part, wheelEnd } = given.verdict;
@@ -47,29 +34,28 @@ const followedBy = (docket: Docket, given: Advice | null): boolean | null => {
 };
 
 const trialOf = (
-  docket: Docket,
+  { docket, groups }: Diagnosed,
   outcome: Outcome,
   offered: number | null,
-  knowledge: Knowledge,
+  today: string,
   a: Assumptions,
 ): SeizureTrial | null => {
   const { chosen } = docket;
   if (!chosen || outcome.snapped == null || docket.options?.seizure?.old) return null;
-  const d = diagnose(docket, knowledge);
-  const architecture = d.groups.find(({ ends }) => ends.some((end) => end === chosen.wheelEnd))?.options[0]
+  const architecture = groups.find(({ ends }) => ends.some((end) => end === chosen.wheelEnd))?.options[0]
     ?.architecture;
   if (!architecture || !drawsSensor(chosen.part, architecture)) return null;
   const judged = seizureChance(chosen.part, {
     wheelEnd: chosen.wheelEnd,
     architecture,
-    docket: d.docket,
-    today: knowledge.today,
+    docket,
+    today,
     a,
   });
   return {
-    knuckle: d.docket.vehicle?.knuckle ?? null,
-    salt: d.docket.vehicle?.saltExposure ?? null,
-    years: Math.min(100, ageInYears(d.docket.vehicle?.buildDate, knowledge.today) ?? a.get('age.typical')),
+    knuckle: docket.vehicle?.knuckle ?? null,
+    salt: docket.vehicle?.saltExposure ?? null,
+    years: Math.min(100, ageInYears(docket.vehicle?.buildDate, today) ?? a.get('age.typical')),
     said: offered ?? judged,
     judged,
     snapped: outcome.snapped,
@@ -91,24 +77,30 @@ export const entryOf = (
   const { chosen } = docket;
   const { given } = facts;
   const bare: Docket = { format: 'hardy-spoke/docket', version: 1, vehicle: docket.vehicle ?? null };
-  const d = diagnose(bare, judging);
-  const full = given ? null : diagnose(docket, judging);
+  const whole = diagnose(docket, judging);
   const wheelEnd = chosen?.wheelEnd ?? given?.wheelEnd ?? docket.wheelEnd ?? null;
-  const causes = sharesOf(given?.causes ?? (full ? rankCauses(full.whole) : []));
-  const said = causes.map((share) => {
-    const moved = movedBy(share, facts.learnedThen, a);
-    return moved === 1 ? share : { ...share, moved };
-  });
+  const causes = sharesOf(given?.causes ?? rankCauses(whole.whole));
   const parts = chosen ? partsOf(chosen).map(({ part }) => part) : [];
   const fitted = chosen ? { parts, place: placeOf(chosen.wheelEnd) } : null;
   const cured = curedBy(outcome);
   const sensorAt = (holds: (end: string) => boolean) =>
     given?.vehicle.wheelEnds.find((end) => holds(end.wheelEnd) && end.sensor)?.sensor ?? null;
   const build = sensorAt((end) => end === wheelEnd);
+  const line = docket.vehicle?.catalogueId ?? null;
+  const builds = {
+    front: sensorAt((end) => placeOf(end) === 'front'),
+    rear: sensorAt((end) => placeOf(end) === 'rear'),
+  };
+  // What was learned that day was kept for this very line.
+  const movedThen = movedAt(({ key }) => (facts.learnedThen[key] ?? a.find(key, 1)) / a.find(key, 1));
+  const said = causes.map((share) => {
+    const moved = movedThen(share, { builds, line });
+    return moved === 1 ? share : { ...share, moved };
+  });
   const offer = given?.offers.find(
     ({ part, wheelEnd: at }) => part === chosen?.part && at === chosen?.wheelEnd,
   );
-  const main = chosen?.lines?.find(({ companion }) => companion !== true) ?? null;
+  const main = chosen && mainLine(chosen);
   const back = (docket.returned ?? []).filter(({ partNumber }) => partNumber === main?.partNumber);
   const pieces = (list: typeof back) => list.reduce((sum, { quantity }) => sum + quantity, 0);
   const claimed = (docket.claims ?? []).filter(
@@ -119,16 +111,18 @@ export const entryOf = (
       knowledge.slice.parts.find(({ number }) => number === main?.partNumber)) ||
     null;
   const cost = known?.costCents ?? null;
+  // What was bad from the box was exchanged; what came back otherwise earned nothing.
+  const kept =
+    outcome.result === 'returned-unused'
+      ? 0
+      : Math.max(0, (main?.quantity ?? 0) - pieces(back.filter(({ bad }) => bad !== true)));
   return {
     docket: facts.docketNumber,
     soldOn: facts.soldOn,
     closedOn: facts.closedOn,
-    line: docket.vehicle?.catalogueId ?? null,
+    line,
     lineName: docket.vehicle?.name ?? given?.vehicle.name ?? null,
-    builds: {
-      front: sensorAt((end) => placeOf(end) === 'front'),
-      rear: sensorAt((end) => placeOf(end) === 'rear'),
-    },
+    builds,
     wheelEnd,
     parts,
     partNumber: main?.partNumber ?? chosen?.partNumber ?? null,
@@ -147,7 +141,7 @@ export const entryOf = (
         }
       : null,
     followed: followedBy(docket, given),
-    expected: sharesOf(rankCauses(d.whole)),
+    expected: sharesOf(rankCauses(diagnose(bare, judging).whole)),
     truth: knownTruth(said, outcome, fitted, a).filter(({ p }) => p > 0),
     weight: outcome.result === 'never-heard' ? a.get('learning.never-heard') : 1,
     checks: (docket.checks ?? []).flatMap((check) => {
@@ -158,8 +152,8 @@ export const entryOf = (
         : [];
     }),
     result: outcome.result,
-    firstTime:
-      cured === null ? (outcome.result === 'partly' ? false : null) : cured && docket.comebackOf == null,
+    // What came back was not the first time: it counts where it began.
+    firstTime: docket.comebackOf != null ? null : (cured ?? (outcome.result === 'partly' ? false : null)),
     cause: outcome.trueCause ?? null,
     told: outcome.trueCause ? (outcome.knownBy ?? 'told') : null,
     at: outcome.place ?? null,
@@ -170,15 +164,10 @@ export const entryOf = (
       claimed.reduce((sum, { quantity }) => sum + quantity, 0),
     ),
     sold: main?.quantity ?? 0,
-    seizure: trialOf(docket, outcome, offer?.seizure ?? null, judging, a),
+    seizure: trialOf(whole, outcome, offer?.seizure ?? null, facts.soldOn, a),
     hours: outcome.hours ?? null,
     spentCents: outcome.spentCents ?? null,
-    marginCents:
-      main && cost !== null && (outcome.result === 'returned-unused' || pieces(back) >= main.quantity)
-        ? 0
-        : main && cost !== null
-          ? (main.unitCents - cost) * main.quantity
-          : null,
+    marginCents: main && cost !== null ? (main.unitCents - cost) * kept : null,
     minutes: facts.minutes,
   };
 };

@@ -18,14 +18,11 @@ export interface FittedThere {
   readonly place: LedgerPlace;
 }
 
-/** Share of a cause that nobody had thought of, before it was told. */
-const UNTHOUGHT = 0.005;
-
 const CURED: ReadonlySet<Outcome['result']> = new Set(['cured']);
 const STAYED: ReadonlySet<Outcome['result']> = new Set(['not-cured', 'came-back', 'wrong-part']);
 
 /** Whether an outcome says that what was fitted cured; null where it says nothing. */
-export const curedBy = (outcome: Outcome): boolean | null =>
+export const curedBy = (outcome: Pick<Outcome, 'result'>): boolean | null =>
   CURED.has(outcome.result) ? true : STAYED.has(outcome.result) ? false : null;
 
 /**
@@ -66,7 +63,11 @@ export const knownTruth = (
     ? seen
     : toOne([
         ...seen,
-        { cause: told, place: where ?? 'shared', p: Math.min(UNTHOUGHT, ...seen.map(({ p }) => p)) },
+        {
+          cause: told,
+          place: where ?? 'shared',
+          p: Math.min(a.get('learning.unthought'), ...seen.map(({ p }) => p)),
+        },
       ]);
   // Who errs names any of the others: a rare cause that is told is more often an error than a common one.
   const others = Math.max(1, all.length - all.filter(matching).length);

@@ -57,15 +57,18 @@ const numberOf = (
   };
 };
 
-/** Causes are told wrong now and then, which no number of jobs makes up for: so far off a rate may be for that alone. */
-const TELLING = 1.1;
-
 /**
  * A factor on expected counts: Gamma prior worth `weight` jobs round one, conjugate to counts that are Poisson round their
  * expectation. `share` is what part of all jobs is expected here. Soft counts tell less than seen ones: their interval is
  * as wide as that of the jobs they are worth.
  */
-const factorOf = ({ n, e, x }: Sums, share: number, weight: number, above: number): Interval => {
+const factorOf = (
+  { n, e, x }: Sums,
+  share: number,
+  weight: number,
+  above: number,
+  telling: number,
+): Interval => {
   const shape = weight * share + n;
   const rate = weight * share + e * above;
   const { mean } = gammaInterval(Math.max(shape, 1e-9), rate);
@@ -76,14 +79,15 @@ const factorOf = ({ n, e, x }: Sums, share: number, weight: number, above: numbe
   const further = mean ** (1 / Math.max(0.3, worth));
   return {
     mean,
-    low: Math.min(low, (low / mean) * further) / TELLING,
-    high: Math.max(high, (high / mean) * further) * TELLING,
+    low: Math.min(low, (low / mean) * further) / telling,
+    high: Math.max(high, (high / mean) * further) * telling,
   };
 };
 
 /** Rates of causes alone: everyone, then by how the sensor is built, then by line and axle, each leaning on the one above. */
 export const learnCauses = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
   const numbers: LearnedNumber[] = [];
+  const telling = judged.get('learning.telling');
   const jobsIn = (start: string): number => {
     let sum = 0;
     for (const [key, { e }] of tally) if (key.startsWith(start)) sum += e;
@@ -95,7 +99,7 @@ export const learnCauses = (tally: Tally, judged: Assumptions): LearnedNumber[] 
   for (const cause of CAUSES) {
     const count = tally.get(keyOf('cause', cause));
     if (!count || all <= 0) continue;
-    const factor = factorOf(count, count.e / all, judged.get('learning.weight.causes'), 1);
+    const factor = factorOf(count, count.e / all, judged.get('learning.weight.causes'), 1, telling);
     for (const fault of faultsOf(cause)) {
       const prior = judged.find(`prior.${fault}`, 0);
       if (prior <= 0) continue;
@@ -121,6 +125,7 @@ export const learnCauses = (tally: Tally, judged: Assumptions): LearnedNumber[] 
         count.e / jobs,
         judged.get('learning.weight.build'),
         everyone.get(cause) ?? 1,
+        telling,
       );
       for (const fault of faultsOf(cause)) {
         const key = `build.${build}.${fault}`;
@@ -151,7 +156,7 @@ export const learnCauses = (tally: Tally, judged: Assumptions): LearnedNumber[] 
     const jobs = lines.get(line) ?? 0;
     if (jobs <= 0 || count.e <= 0) continue;
     const weight = judged.get('learning.weight.line');
-    const factor = factorOf(count, count.e / jobs, weight, count.above / count.e);
+    const factor = factorOf(count, count.e / jobs, weight, count.above / count.e, telling);
     for (const fault of faultsOf(cause)) {
       const key = `line.${place}.${fault}`;
       if (Object.hasOwn(DEFAULT_ASSUMPTIONS, key)) numbers.push(numberOf(key, line, 1, factor, jobs));
@@ -160,19 +165,24 @@ export const learnCauses = (tally: Tally, judged: Assumptions): LearnedNumber[] 
   return numbers;
 };
 
-/** Trials beyond which the errors of those who tell outweigh chance. */
-const MOST_TOLD = 100;
-
-const chanceOf = (n: number, of: number, worth: number, prior: number, weight: number): Interval => {
+const chanceOf = (
+  n: number,
+  of: number,
+  worth: number,
+  prior: number,
+  weight: number,
+  most: number,
+): Interval => {
   const { mean } = betaInterval(weight * prior + n, weight * (1 - prior) + Math.max(0, of - n));
   // A cause that is told is told wrong now and then: no number of trials makes up for that.
-  const trials = weight + Math.min(MOST_TOLD, of * worth);
+  const trials = weight + Math.min(most, of * worth);
   const { low, high } = betaInterval(trials * mean, trials * (1 - mean));
   return { mean, low, high };
 };
 
 /** Chances of cures, of what checks show, of a part bad from the box. */
 const learnChances = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
+  const most = judged.get('learning.most-told');
   const numbers: LearnedNumber[] = [];
   const rows = new Map<string, number>();
   const tiers = new Map<string, { n: number; e: number; parts: number }>();
@@ -197,7 +207,7 @@ const learnChances = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
           name,
           null,
           prior,
-          chanceOf(n, e, Math.min(1, x / e), prior, judged.get('learning.weight.cures')),
+          chanceOf(n, e, Math.min(1, x / e), prior, judged.get('learning.weight.cures'), most),
           e,
         ),
       );
@@ -214,7 +224,7 @@ const learnChances = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
       const prior = judged.find(name, 0) / (total || 1);
       if (prior <= 0) continue;
       const n = tally.get(keyOf('check', table, fault, result))?.n ?? 0;
-      const learned = chanceOf(n, of, 1, prior, judged.get('learning.weight.checks'));
+      const learned = chanceOf(n, of, 1, prior, judged.get('learning.weight.checks'), most);
       const scaled = { mean: learned.mean * total, low: learned.low * total, high: learned.high * total };
       numbers.push(numberOf(name, null, prior * total, scaled, of));
     }
@@ -228,7 +238,7 @@ const learnChances = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
       const spread = judged.get('learning.part-spread') ** 2;
       const worth = 1 / (1 + (e * spread * rate) / ((1 - rate) * parts));
       numbers.push(
-        numberOf(name, null, prior, chanceOf(n, e, worth, prior, judged.get('learning.weight.box')), e),
+        numberOf(name, null, prior, chanceOf(n, e, worth, prior, judged.get('learning.weight.box'), most), e),
       );
     }
   }
@@ -247,10 +257,8 @@ const REFERENCE: ReadonlySet<string> = new Set(['some', 'unknown']);
  */
 const learnSeizure = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
   const cells = [...tally].flatMap(([key, { n, e, x, jobs }]) => {
-    const [kind, metal = '', salt = '', bin = ''] = partsOfKey(key);
-    return kind === 'seize' && e > 0
-      ? [{ metal, salt, bin, n, e, jobs, decades: jobs > 0 ? x / jobs : 0 }]
-      : [];
+    const [kind, metal = '', salt = ''] = partsOfKey(key);
+    return kind === 'seize' && e > 0 ? [{ metal, salt, n, e, jobs, decades: jobs > 0 ? x / jobs : 0 }] : [];
   });
   if (cells.length === 0) return [];
   const jobs = cells.reduce((sum, cell) => sum + cell.jobs, 0);
@@ -259,6 +267,7 @@ const learnSeizure = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
   const metals = new Map<string, number>();
   const salts = new Map<string, number>();
   let slope = 0;
+  const precision = judged.get('learning.age-spread') ** -2;
   const factor = (cell: (typeof cells)[number], but: 'metal' | 'salt' | 'age') =>
     (but === 'metal' ? 1 : Math.exp(metals.get(cell.metal) ?? 0)) *
     (but === 'salt' ? 1 : Math.exp(salts.get(cell.salt) ?? 0)) *
@@ -280,10 +289,9 @@ const learnSeizure = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
     for (const [metal, { n, e }] of sums('metal')) metals.set(metal, smoothed(n, e, weight));
     for (const [salt, { n, e }] of sums('salt'))
       if (!REFERENCE.has(salt)) salts.set(salt, smoothed(n, e, weight));
-    // One Newton step of the Poisson likelihood of the slope, with a normal prior of half a log step a decade.
-    const PRIOR_PRECISION = 4;
-    let gradient = -PRIOR_PRECISION * slope;
-    let curvature = PRIOR_PRECISION;
+    // One Newton step of the Poisson likelihood of the slope, with a normal prior round none.
+    let gradient = -precision * slope;
+    let curvature = precision;
     for (const cell of cells) {
       const mean = cell.e * factor(cell, 'age') * Math.exp(slope * cell.decades);
       gradient += (cell.n - mean) * cell.decades;
@@ -295,15 +303,14 @@ const learnSeizure = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
   const put = (key: string, log: number, seen: number, of: number) => {
     const prior = judged.find(key, 0);
     if (prior <= 0) return;
-    // Metal, salt and age are told apart by the same jobs: each has about half of them to itself.
-    const half = NORMAL_HALF * Math.sqrt(2.6 / (weight + seen));
+    const half = NORMAL_HALF * Math.sqrt(judged.get('learning.confounded') / (weight + seen));
     const at = (shift: number) => prior * Math.exp(log + shift);
     out.push(numberOf(key, null, prior, { mean: at(0), low: at(-half), high: at(half) }, of));
   };
   for (const [metal, { n, jobs: of }] of sums('metal'))
     put(`seizure.${metal}`, metals.get(metal) ?? 0, n, of);
   for (const [salt, { n, jobs: of }] of sums('salt'))
-    put(`seizure.salt.${salt}`, salts.get(salt) ?? 0, n, of);
+    if (!REFERENCE.has(salt)) put(`seizure.salt.${salt}`, salts.get(salt) ?? 0, n, of);
   put(
     'seizure.per-decade',
     slope,
@@ -315,16 +322,19 @@ const learnSeizure = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
 
 /** Hours against the book: the mean of the logs, smoothed to none. */
 const learnPace = (tally: Tally, judged: Assumptions): LearnedNumber[] => {
-  /** Spread of one job’s hours, as a log, before any is heard. */
-  const USUAL_SPREAD = 0.35;
   return [...tally].flatMap(([key, { n, e, x }]) => {
     const [kind, part] = partsOfKey(key);
     if (kind !== 'pace' || e <= 0) return [];
     const weight = judged.get('learning.weight.pace');
     const mean = n / (weight + e);
-    const variance = (weight * USUAL_SPREAD ** 2 + Math.max(0, x - (n * n) / e)) / (weight + e);
+    const variance =
+      (weight * judged.get('learning.hours-spread') ** 2 + Math.max(0, x - (n * n) / e)) / (weight + e);
     // Of few jobs their spread is as uncertain as their mean.
-    const half = NORMAL_HALF * Math.sqrt(variance / (weight + e)) * (1 + 1 / (weight + e)) * 1.1;
+    const half =
+      NORMAL_HALF *
+      Math.sqrt(variance / (weight + e)) *
+      (1 + 1 / (weight + e)) *
+      judged.get('learning.telling');
     const name = `pace.${part}`;
     if (!Object.hasOwn(DEFAULT_ASSUMPTIONS, name)) return [];
     const prior = judged.get(name);

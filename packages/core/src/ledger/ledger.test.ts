@@ -315,8 +315,14 @@ describe('what the ledger shows', () => {
       const entry = entryFor({ result });
       return { ...entry, said: entry.said && { ...entry.said, cures: p } };
     };
-    const right = calibrate([...Array.from({ length: 9 }, () => said(0.9, 'cured')), said(0.1, 'not-cured')]);
-    const wrong = calibrate([...Array.from({ length: 9 }, () => said(0.1, 'cured')), said(0.9, 'not-cured')]);
+    const right = calibrate(
+      [...Array.from({ length: 9 }, () => said(0.9, 'cured')), said(0.1, 'not-cured')],
+      judged,
+    );
+    const wrong = calibrate(
+      [...Array.from({ length: 9 }, () => said(0.1, 'cured')), said(0.9, 'not-cured')],
+      judged,
+    );
     const cures = (of: typeof right) => of.kinds.find(({ kind }) => kind === 'cures');
     expect(cures(right)?.brier.said).toBeLessThan(cures(right)?.brier.baseRate ?? 0);
     expect(cures(wrong)?.log.said).toBeGreaterThan(cures(wrong)?.log.baseRate ?? 0);

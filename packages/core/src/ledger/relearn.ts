@@ -1,7 +1,8 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { LedgerEntry } from '../vocabulary/ledgerEntry.ts';
-import { causeWeight, cellsOf, faultsOf, partsOfKey, type Count } from './counts.ts';
+import { causeWeight, cellsOf, type Count } from './counts.ts';
 import { learnCauses } from './learn.ts';
+import { movedByLearning, numberOfCell } from './moves.ts';
 import { weightOf } from './tally.ts';
 
 /** Rounds of expectation and maximisation at most, and the change of a share below which it has come to rest. */
@@ -16,6 +17,7 @@ interface Cell {
   n: number;
   e: number;
   x: number;
+  readonly number: ReturnType<typeof numberOfCell>;
   /** By how much what is learned moves it against judgement. */
   moved: number;
 }
@@ -40,7 +42,7 @@ export const relearn = (
     const known = numbers.get(key);
     if (known !== undefined) return known;
     numbers.set(key, cells.length);
-    cells.push({ key, n: 0, e: 0, x: 0, moved: 1 });
+    cells.push({ key, number: numberOfCell(key), n: 0, e: 0, x: 0, moved: 1 });
     return cells.length - 1;
   };
   const jobs = entries.map((entry) => {
@@ -75,33 +77,16 @@ export const relearn = (
     const tally = new Map<string, Omit<Count, 'key'>>(
       cells.map(({ key, n, e, x }) => [key, { n, e, x, jobs: e }]),
     );
-    const learned = new Map(
-      learnCauses(tally, judged).map(({ key, line, learned: value, prior }) => [
-        `${line ?? ''} ${key}`,
-        value / prior,
-      ]),
-    );
-    for (const cell of cells) {
-      const [kind, first = '', second = '', , last = ''] = partsOfKey(cell.key);
-      const cause = kind === 'cause' ? first : kind === 'build' ? second : last;
-      const [fault = cause] = faultsOf(cause);
-      cell.moved =
-        learned.get(
-          kind === 'cause'
-            ? ` prior.${fault}`
-            : kind === 'build'
-              ? ` build.${first}.${fault}`
-              : `${first} line.${second}.${fault}`,
-        ) ?? 1;
-    }
+    const moved = movedByLearning(learnCauses(tally, judged));
+    for (const cell of cells) cell.moved = moved(cell.number);
     let most = 0;
     for (const { ids, base, now } of jobs) {
       let total = 0;
       const next = base.map((p, k) => {
-        let moved = p;
-        for (const id of ids[k] ?? []) moved *= cells[id]?.moved ?? 1;
-        total += moved;
-        return moved;
+        let share = p;
+        for (const id of ids[k] ?? []) share *= cells[id]?.moved ?? 1;
+        total += share;
+        return share;
       });
       next.forEach((p, k) => {
         const share = total > 0 ? p / total : 0;

@@ -1,4 +1,4 @@
-import type { ChosenOffer } from './docket.ts';
+import type { ChosenOffer, OrderedLine } from './docket.ts';
 import type { PartClass } from './words.ts';
 import type { WheelEnd } from './wheelEnd.ts';
 
@@ -14,3 +14,7 @@ export const partsOf = (chosen: ChosenOffer): readonly TakenPart[] =>
   chosen.parts?.length
     ? chosen.parts
     : [{ part: chosen.part, wheelEnd: chosen.wheelEnd, partNumber: chosen.partNumber ?? null }];
+
+/** The line of the part itself, the first that goes along with none; null where an older docket has no lines. */
+export const mainLine = ({ lines }: ChosenOffer): OrderedLine | null =>
+  lines?.find(({ companion }) => companion !== true) ?? null;

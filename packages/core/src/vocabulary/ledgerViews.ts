@@ -54,7 +54,7 @@ export const Calibration = z.object({
       /** How many times something was said. */
       said: z.number(),
       bins: z.array(z.object({ from: z.number(), to: z.number(), meanSaid: z.number(), share: LedgerShare })),
-      /** Mean squared error and mean log score: of what was said, of always saying the base rate, of last month\u2019s tables. */
+      /** Mean squared error and mean log score: of what was said, of always saying the base rate, of last month’s tables. */
       brier: Scores,
       log: Scores,
     }),

@@ -48,8 +48,8 @@ export class Advising {
     this.shared = null;
   }
 
-  /** To be called when pieces on the shelf were put aside, let go or moved. */
-  shelfMoved(): void {
+  /** To be called when pieces on the shelf moved, or when closed jobs teach something else: answers may be others. */
+  moved(): void {
     this.counted++;
     this.kept.clear();
     this.shared = null;
@@ -77,11 +77,6 @@ export class Advising {
       this.kept.delete(oldest);
     }
     return answer;
-  }
-
-  /** To be called when what closed jobs teach changed. */
-  ledgerMoved(): void {
-    this.shelfMoved();
   }
 
   /** A closed docket as the ledger counts it. */

@@ -4,20 +4,14 @@ import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 import { figures, listDockets } from '../store/docketLines.ts';
-import { DocketStore } from '../store/docketStore.ts';
 import type { Store } from '../store/openStore.ts';
+import { docketsOf } from './docketsOf.ts';
 
 /** Dockets: list, open, read, change, undo, history, export. */
 export const docketRoutes = ({ orm }: Store, advising: Advising): Router => {
   const router = new Router({ prefix: '/api' });
   const em = () => orm.em.fork();
-  const dockets = () =>
-    new DocketStore(
-      em(),
-      (within, docket) => advising.advise(within, docket),
-      () => advising.shelfMoved(),
-      (given) => advising.count(given),
-    );
+  const dockets = () => docketsOf(em(), advising);
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 
   router.get('/dockets', async (ctx) => {

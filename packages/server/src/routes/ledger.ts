@@ -1,12 +1,12 @@
 import Router from '@koa/router';
-import { calibrate, figuresOf, ledgerCsv, parse, readOutcome } from '@hardy/core';
+import { calibrate, figuresOf, ledgerCsv, parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
 import { today } from '../store/catalogueStore.ts';
 import { cameBack, comebacksFor, linkedBack, theComeback } from '../store/comebacks.ts';
-import { DocketStore } from '../store/docketStore.ts';
 import {
   countsToLeave,
+  judgedFor,
   learnedFor,
   learnedLines,
   learnedNow,
@@ -15,7 +15,9 @@ import {
 } from '../store/learnedStore.ts';
 import { ledgerChoices, ledgerEntries, relearnAll } from '../store/ledgerStore.ts';
 import type { Store } from '../store/openStore.ts';
+import { shopSettings } from '../store/shopStore.ts';
 import { unheardOrders } from '../store/unheard.ts';
+import { docketsOf } from './docketsOf.ts';
 
 /** What came back: counted, compared with what was said, learned from. */
 export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
@@ -24,15 +26,16 @@ export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
 
   router.get('/ledger', async (ctx) => {
     const filter = parse(API['GET /ledger'].query, ctx.query);
-    const learned = await learnedNow(em(), today());
+    const within = em();
+    const shop = await shopSettings(within);
+    const { bad } = await learnedNow(within, shop, today());
     ctx.body = {
-      figures: figuresOf(await ledgerEntries(em(), filter)),
-      ...(await ledgerChoices(em())),
-      bad: learned.bad,
-      weak: filter.line ? await weakOf(filter.line) : [],
+      figures: figuresOf(await ledgerEntries(within, filter)),
+      ...(await ledgerChoices(within)),
+      bad,
+      weak: (await learnedFor(within, shop, filter.line ?? null, today())).weak,
     };
   });
-  const weakOf = async (line: string) => (await learnedFor(em(), line, today())).weak;
 
   router.get('/ledger/file', async (ctx) => {
     const filter = parse(API['GET /ledger/file'].query, ctx.query);
@@ -44,7 +47,8 @@ export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
   router.get('/ledger/calibration', async (ctx) => {
     const filter = parse(API['GET /ledger/calibration'].query, ctx.query);
     const entries = await ledgerEntries(em(), filter);
-    ctx.body = calibrate(entries, await tablesBefore(em(), today()));
+    const judged = judgedFor(await shopSettings(em()));
+    ctx.body = calibrate(entries, judged, await tablesBefore(em(), today()));
   });
 
   router.get('/ledger/unheard', async (ctx) => {
@@ -63,7 +67,7 @@ export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
 
   router.post('/ledger/counts', async (ctx) => {
     ctx.body = await poolCounts(em(), ctx.request.body);
-    advising.ledgerMoved();
+    advising.moved();
   });
 
   router.post('/ledger/relearn', async (ctx) => {
@@ -71,28 +75,19 @@ export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
     ctx.body = await relearnAll(em(), today(), (entries, overrides, month) =>
       advising.relearn(entries, overrides, month),
     );
-    advising.ledgerMoved();
-  });
-
-  router.post('/outcome', (ctx) => {
-    ctx.body = readOutcome(parse(API['POST /outcome'].body, ctx.request.body).words);
+    advising.moved();
   });
 
   router.get('/dockets/:id/comebacks', async (ctx) => {
-    ctx.body = await comebacksFor(em(), ctx.params.id ?? '', today());
+    ctx.body = (await comebacksFor(em(), ctx.params.id ?? '', today())).comebacks;
   });
 
   router.post('/dockets/:id/comebacks', async (ctx) => {
     const id = ctx.params.id ?? '';
     const { of, changeId } = parse(API['POST /dockets/:id/comebacks'].body, ctx.request.body);
-    const comeback = theComeback(await comebacksFor(em(), id, today()), of);
-    const dockets = new DocketStore(
-      em(),
-      (within, docket) => advising.advise(within, docket),
-      () => advising.shelfMoved(),
-      (given) => advising.count(given),
-    );
-    const { number } = await dockets.get(id);
+    const { number, comebacks } = await comebacksFor(em(), id, today());
+    const comeback = theComeback(comebacks, of);
+    const dockets = docketsOf(em(), advising);
     // The earlier one first: one that is linked and not put right would count as cured for good.
     await dockets.hear(
       comeback.id,

@@ -22,7 +22,7 @@ export const orderRoutes = ({ orm }: Store, advising: Advising): Router => {
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 
   router.get('/orders', async (ctx) => {
-    if (await em().transactional((tx) => letGo(tx, today(), new Date()))) advising.shelfMoved();
+    if (await em().transactional((tx) => letGo(tx, today(), new Date()))) advising.moved();
     ctx.body = { toOrder: await toOrder(em(), today()), orders: await supplierOrders(em()) };
   });
 
@@ -52,7 +52,7 @@ export const orderRoutes = ({ orm }: Store, advising: Advising): Router => {
   router.post('/orders/:id/receive', async (ctx) => {
     const input = parse(API['POST /orders/:id/receive'].body, ctx.request.body);
     ctx.body = await receiveOrder(em(), id(ctx), input, today());
-    advising.shelfMoved();
+    advising.moved();
   });
 
   return router;

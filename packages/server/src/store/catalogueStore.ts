@@ -97,12 +97,16 @@ export const knowledgeFor = async (em: EntityManager, docket: Docket): Promise<K
           ? catalogueRows(em, DICTIONARY, 'where dictionary = ?', [slice.vehicle.dictionary])
           : catalogueRows(em, DICTIONARY))
       : [];
-  const learned = await learnedFor(em, id ?? null, today());
+  const learned = await learnedFor(em, shop, id ?? null, today());
   return {
     slice: {
       ...slice,
       parts: await withFreePieces(em, slice.parts, today(), docket),
-      bad: Object.fromEntries(Object.entries(learned.bad).map(([number, { share }]) => [number, share])),
+      bad: Object.fromEntries(
+        Object.entries(learned.bad).flatMap(([number, { share }]) =>
+          share === null ? [] : [[number, share]],
+        ),
+      ),
     },
     dictionary,
     overrides: shop.overrides,

@@ -1,11 +1,12 @@
-import { PART_IN_WORDS, parseDocket, PARTS, soldOn, warrantyOf, type Advice, type Docket } from '@hardy/core';
+import { mainLine, PART_IN_WORDS, parseDocket, PARTS, soldOn, warrantyOf, type Docket } from '@hardy/core';
 import { partsOf, RENEWED } from '@hardy/core/words';
 import type { Comeback } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { notFound, problem } from '../problem.ts';
 import { rawRows } from './catalogueRows.ts';
 import { earlierDockets } from './customers.ts';
-import { DocketRow, GivenAdviceRow } from './entities.ts';
+import { DocketRow } from './entities.ts';
+import { adviceGiven } from './givenAdvice.ts';
 import { docketOf } from './people.ts';
 
 const DAY = 86_400_000;
@@ -24,13 +25,13 @@ const comebackFrom = async (
   const docket = await docketOf(em, row.document);
   const { chosen } = docket;
   if (!chosen) return null;
-  const main = chosen.lines?.find(({ companion }) => companion !== true);
+  const main = mainLine(chosen);
   const partNumber = main?.partNumber ?? chosen.partNumber ?? null;
   const sold = soldOn(docket, partNumber);
   if (!sold) return null;
   const [part] = partNumber ? await rawRows(em, 'select * from part where number = ?', [partNumber]) : [];
   const warranty = warrantyOf(sold, part ? PARTS.kept(part).warrantyMonths : null, today);
-  const [given] = await em.find(GivenAdviceRow, { docketId: line.id }, { orderBy: { id: 'desc' }, limit: 1 });
+  const given = await adviceGiven(em, line.id);
   return {
     id: line.id,
     number: line.number,
@@ -44,7 +45,7 @@ const comebackFrom = async (
     tier: main?.tier ?? null,
     soldOn: sold,
     daysAgo: daysBetween(sold, today),
-    advised: given ? (JSON.parse(given.advice) as Advice).verdict.sentence : line.headline,
+    advised: given?.advice.verdict.sentence ?? line.headline,
     warrantyUntil: warranty?.until ?? null,
     underWarranty: warranty?.runs ?? false,
     outcome: docket.outcome?.result ?? null,
@@ -52,8 +53,12 @@ const comebackFrom = async (
   };
 };
 
-/** Sales to this vehicle or this customer that a docket may have come back from, newest first. */
-export const comebacksFor = async (em: EntityManager, id: string, today: string): Promise<Comeback[]> => {
+/** A docket’s number, and the sales to its vehicle or its customer that a docket may have come back from, newest first. */
+export const comebacksFor = async (
+  em: EntityManager,
+  id: string,
+  today: string,
+): Promise<{ number: number; comebacks: Comeback[] }> => {
   const row = await em.findOne(DocketRow, { id });
   if (!row) throw notFound(`docket ${id}`);
   const own = await docketOf(em, row.document);
@@ -70,7 +75,8 @@ export const comebacksFor = async (em: EntityManager, id: string, today: string)
       const comeback = await comebackFrom(em, line, own, same, today);
       if (comeback) out.push(comeback);
     }
-  return out.sort((p, q) => Number(q.sameVehicle) - Number(p.sameVehicle) || q.number - p.number);
+  out.sort((p, q) => Number(q.sameVehicle) - Number(p.sameVehicle) || q.number - p.number);
+  return { number: row.number, comebacks: out };
 };
 
 /** A docket that came back from an earlier one: what was fitted then is its history now. */

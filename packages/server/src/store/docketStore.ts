@@ -16,8 +16,8 @@ import { notFound, problem } from '../problem.ts';
 import { columnsOf } from './docketRows.ts';
 import { knowledgeFor, today } from './catalogueStore.ts';
 import { countHere, entryFor, putEntry, type Counter } from './ledgerStore.ts';
-import { POINTER } from './cataloguePointer.ts';
-import { ChangeRow, DocketRow, GivenAdviceRow, SettingRow } from './entities.ts';
+import { ChangeRow, DocketRow } from './entities.ts';
+import { keepAdvice } from './givenAdvice.ts';
 import { docketOf, documentOf } from './people.ts';
 import { orderOf, settleDocket, type ShelfDay } from './shelfStore.ts';
 import { shopSettings } from './shopStore.ts';
@@ -219,27 +219,6 @@ export class DocketStore {
     );
   }
 
-  /** Keeps the advice as it stands when something is taken, with the numbers it was given under. */
-  private async giveAdvice(
-    tx: EntityManager,
-    docketId: string,
-    version: number,
-    { docket, advice }: { docket: Docket; advice: Advice },
-    at: Date,
-  ) {
-    const { overrides, school } = await shopSettings(tx);
-    const { learned } = await knowledgeFor(tx, docket);
-    const pointer = await tx.findOne(SettingRow, { key: POINTER });
-    await tx.insert(GivenAdviceRow, {
-      docketId,
-      version,
-      at,
-      advice: JSON.stringify(advice),
-      settings: JSON.stringify({ overrides, school, learned: learned.overrides }),
-      catalogue: pointer?.value ?? null,
-    });
-  }
-
   private async load(id: string): Promise<DocketRow> {
     const row = await this.em.findOne(DocketRow, { id }, { refresh: true });
     if (!row) throw notFound(`docket ${id}`);
@@ -359,7 +338,7 @@ export class DocketStore {
           at,
         });
         if (step.docket.chosen && !isSame(step.docket.chosen, chosen))
-          await this.giveAdvice(tx, id, next, { docket: step.docket, advice }, at);
+          await keepAdvice(tx, id, next, { docket: step.docket, advice }, at);
         await tx.flush();
         moved = await settleDocket(tx, id, step.docket, await this.day(tx), at);
         if (entry !== undefined && (await putEntry(tx, id, entry, now.personId ?? null))) moved = true;

@@ -1,10 +1,12 @@
 import {
   assumptionsWith,
+  BadInput,
   badParts,
-  faultsOf,
   learn,
   learnedName,
   LearnedCounts,
+  movedAt,
+  movedByLearning,
   overridesFor,
   parse,
   tallyOf,
@@ -19,6 +21,7 @@ import {
   type MonthCount,
   type ShopSettings,
   type Tally,
+  type WeakPlace,
 } from '@hardy/core';
 import type { BadPart, LearnedLine } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
@@ -39,7 +42,7 @@ interface Learned {
   /** Closed jobs behind it, as they weigh today. */
   readonly jobs: number;
   readonly lineJobs: ReadonlyMap<string, number>;
-  readonly weak: Map<string, Knowledge['learned']['weak']>;
+  readonly weak: Map<string, WeakPlace[]>;
 }
 
 /** Kept for each database: reckoned anew when an outcome came, the month turned or a weight of learning was changed. */
@@ -109,8 +112,8 @@ export const replaceCounts = async (
 };
 
 /** What was learned, by all shops whose counts are here. */
-export const learnedNow = async (em: EntityManager, today: string): Promise<Learned> => {
-  const judged = judgedFor(await shopSettings(em));
+export const learnedNow = async (em: EntityManager, shop: ShopSettings, today: string): Promise<Learned> => {
+  const judged = judgedFor(shop);
   const month = today.slice(0, 7);
   const of = `${await versionOf(em)}|${month}|${JSON.stringify(judged.overrides)}`;
   const holder = em.getDriver();
@@ -131,7 +134,7 @@ export const learnedNow = async (em: EntityManager, today: string): Promise<Lear
     bad: badParts(tally, judged),
     jobs,
     lineJobs,
-    weak: new Map<string, Knowledge['learned']['weak']>(),
+    weak: new Map<string, WeakPlace[]>(),
   };
   kept.set(holder, learned);
   return learned;
@@ -141,32 +144,41 @@ export const learnedNow = async (em: EntityManager, today: string): Promise<Lear
 const counts = ({ jobs }: Learned, shop: ShopSettings): boolean =>
   shop.learning && jobs >= judgedFor(shop).get('learning.least-jobs');
 
-const NOTHING: Knowledge['learned'] = { overrides: {}, lineJobs: 0, jobs: 0, bad: {}, weak: [] };
+/** Weak places of a line, kept until something else is learned. */
+const weakOf = async (
+  em: EntityManager,
+  { weak }: Learned,
+  line: string,
+  judged: Assumptions,
+): Promise<WeakPlace[]> => {
+  const known = weak.get(line);
+  if (known) return known;
+  const rows = await rawRows(em, 'select entry from ledger_entry where line = ? and cause is not null', [
+    line,
+  ]);
+  const found = weakPlacesOf(
+    rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry),
+    line,
+    judged,
+  );
+  weak.set(line, found);
+  return found;
+};
 
-/** What the ledger teaches about a vehicle line. */
+/**
+ * What the ledger teaches about a vehicle line. Weak places and bad parts are facts and told in any case; numbers move only
+ * where learning counts.
+ */
 export const learnedFor = async (
   em: EntityManager,
+  shop: ShopSettings,
   line: string | null,
   today: string,
 ): Promise<Knowledge['learned']> => {
-  const shop = await shopSettings(em);
-  const learned = await learnedNow(em, today);
-  if (!counts(learned, shop)) return NOTHING;
-  if (line !== null && !learned.weak.has(line)) {
-    const rows = await rawRows(em, 'select entry from ledger_entry where line = ? and cause is not null', [
-      line,
-    ]);
-    learned.weak.set(
-      line,
-      weakPlacesOf(
-        rows.map(({ entry }) => JSON.parse(String(entry)) as LedgerEntry),
-        line,
-        judgedFor(shop),
-      ),
-    );
-  }
+  const learned = await learnedNow(em, shop, today);
+  const isOn = counts(learned, shop);
   return {
-    overrides: overridesFor(learned.numbers, line, shop.frozen),
+    overrides: isOn ? overridesFor(learned.numbers, line, shop.frozen) : {},
     lineJobs: line === null ? 0 : (learned.lineJobs.get(line) ?? 0),
     jobs: learned.jobs,
     bad: Object.fromEntries(
@@ -175,12 +187,12 @@ export const learnedFor = async (
         {
           bad: Math.round(bad),
           sold: Math.round(sold),
-          share: interval.mean,
+          share: isOn ? interval.mean : null,
           batch: batches[0]?.batch ?? null,
         },
       ]),
     ),
-    weak: line === null ? [] : (learned.weak.get(line) ?? []),
+    weak: line === null ? [] : await weakOf(em, learned, line, judgedFor(shop)),
   };
 };
 
@@ -188,7 +200,7 @@ export const learnedFor = async (
 export const learnedLines = async (em: EntityManager, today: string): Promise<LearnedLine[]> => {
   const shop = await shopSettings(em);
   const { frozen, overrides } = shop;
-  const learned = await learnedNow(em, today);
+  const learned = await learnedNow(em, shop, today);
   const isOn = counts(learned, shop);
   return learned.numbers.map((number) => {
     const name = learnedName(number);
@@ -217,6 +229,9 @@ export const countsToLeave = async (em: EntityManager): Promise<LearnedCounts> =
 export const poolCounts = (em: EntityManager, file: unknown): Promise<{ shop: string; counts: number }> =>
   em.transactional(async (tx) => {
     const { shop, counts } = parse(LearnedCounts, file, 'counts');
+    // Poured into itself a shop would count everything twice.
+    if (shop === (await shopSettings(tx)).name)
+      throw new BadInput('counts.shop', `"${shop}" is this shop itself; its jobs are counted already`);
     await replaceCounts(tx, counts, shop);
     return { shop, counts: counts.length };
   });
@@ -230,19 +245,5 @@ export const tablesBefore = async (
   const [year = 0, month = 1] = today.split('-').map(Number);
   const last = new Date(Date.UTC(year, month - 2, 15)).toISOString().slice(0, 7);
   const counts = (await monthCounts(em)).filter(({ month: of }) => of <= last);
-  const moved = new Map(
-    learn(tallyOf(counts, last, judged.get('learning.half-life')), judged).map((number) => [
-      `${number.line ?? ''} ${number.key}`,
-      number.learned / number.prior,
-    ]),
-  );
-  return ({ cause, place }, { line, builds }) => {
-    const [fault = cause] = faultsOf(cause);
-    const build = place === 'front' || place === 'rear' ? builds[place] : null;
-    return (
-      (moved.get(` prior.${fault}`) ?? 1) *
-      (build ? (moved.get(` build.${build}.${fault}`) ?? 1) : 1) *
-      (line ? (moved.get(`${line} line.${place}.${fault}`) ?? 1) : 1)
-    );
-  };
+  return movedAt(movedByLearning(learn(tallyOf(counts, last, judged.get('learning.half-life')), judged)));
 };

@@ -1,8 +1,9 @@
 import {
   countsOf,
   entryOf,
+  localDay,
+  mainLine,
   soldOn,
-  type Advice,
   type Assumptions,
   type Count,
   type Docket,
@@ -15,7 +16,8 @@ import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { setImmediate } from 'node:timers/promises';
 import type { Recounted } from '../advising/recount.ts';
 import { rawRows, rawRun } from './catalogueRows.ts';
-import { GivenAdviceRow, LedgerRow } from './entities.ts';
+import { LedgerRow } from './entities.ts';
+import { adviceGiven } from './givenAdvice.ts';
 import { inChunks } from './inChunks.ts';
 import { addCounts, judgedFor, replaceCounts } from './learnedStore.ts';
 import { shopSettings } from './shopStore.ts';
@@ -32,7 +34,6 @@ export const countHere: Counter = ({ docket, facts, knowledge }) =>
   Promise.resolve(entryOf(docket, docket.outcome as NonNullable<Docket['outcome']>, facts, knowledge));
 
 const MINUTE = 60_000;
-const day = (at: Date): string => at.toISOString().slice(0, 10);
 
 interface Closing {
   readonly id: string;
@@ -51,19 +52,18 @@ export const entryFor = async (
 ): Promise<LedgerEntry | null> => {
   const { outcome, chosen } = docket;
   if (!outcome) return null;
-  const [given] = await em.find(GivenAdviceRow, { docketId: id }, { orderBy: { id: 'desc' }, limit: 1 });
-  const main = chosen?.lines?.find(({ companion }) => companion !== true)?.partNumber ?? null;
+  const given = await adviceGiven(em, id);
   const minutes = given ? (given.at.getTime() - openedAt.getTime()) / MINUTE : null;
+  const longest = judgedFor(await shopSettings(em)).get('learning.longest-sale');
   const facts: SaleFacts = {
     docketNumber: number,
-    soldOn: soldOn(docket, main) ?? (given ? day(given.at) : day(openedAt)),
-    closedOn: outcome.on ?? day(at),
-    // Who takes a day over it was not at the counter.
-    minutes: minutes !== null && minutes >= 0 && minutes < 12 * 60 ? minutes : null,
-    given: given ? (JSON.parse(given.advice) as Advice) : null,
-    learnedThen: given
-      ? ((JSON.parse(given.settings) as { learned?: Record<string, number> }).learned ?? {})
-      : {},
+    soldOn:
+      soldOn(docket, (chosen && mainLine(chosen)?.partNumber) ?? null) ??
+      (given ? localDay(given.at) : localDay(openedAt)),
+    closedOn: outcome.on ?? localDay(at),
+    minutes: minutes !== null && minutes >= 0 && minutes <= longest ? minutes : null,
+    given: given?.advice ?? null,
+    learnedThen: given?.learned ?? {},
   };
   return count({ docket, facts, knowledge });
 };
