@@ -1,28 +1,19 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
-import type { Docket } from '@hardy/core';
 import { takeOffer } from '@hardy/core/words';
 import type { Comeback, DocketView } from '@hardy/core/contract';
+import { changed, made, read } from './dockets.ts';
 
 const TODAY = new Date().toLocaleDateString('sv-SE');
 const opened: string[] = [];
-const made = async (request: APIRequestContext, words: string): Promise<DocketView> => {
-  const view = (await (await request.post('/api/dockets', { data: { words } })).json()) as DocketView;
+const begun = async (request: APIRequestContext, words: string): Promise<DocketView> => {
+  const view = await made(request, words);
   opened.push(view.id);
   return view;
 };
-const read = async (request: APIRequestContext, id: string): Promise<DocketView> =>
-  (await (await request.get(`/api/dockets/${id}`)).json()) as DocketView;
-const changed = async (request: APIRequestContext, view: DocketView, more: Partial<Docket>) => {
-  const answer = await request.put(`/api/dockets/${view.id}`, {
-    data: { version: view.version, docket: { ...view.docket, ...more }, label: 'changed' },
-  });
-  expect(await answer.text()).not.toContain('"detail"');
-  return read(request, view.id);
-};
 /** A sale that went out: taken, put aside, handed over. */
 const soldTo = async (request: APIRequestContext, words: string): Promise<DocketView> => {
-  const view = await made(request, words);
+  const view = await begun(request, words);
   const offer = view.advice.offers.find(({ lines }) => (lines[0]?.stock ?? 0) > 0);
   if (!offer) throw new Error('nothing of it is on the shelf');
   const chosen = takeOffer(offer, TODAY);
@@ -127,7 +118,7 @@ test('a vehicle that is back is recognised, linked, and the earlier outcome corr
     changed(request, view, { vehicle: { ...view.docket.vehicle, plate: 'HB 9931' } });
   const first = await plated(await soldTo(request, words));
   await changed(request, first, { outcome: { result: 'cured', on: TODAY } });
-  const again = await plated(await made(request, words));
+  const again = await plated(await begun(request, words));
   await page.goto(`/docket/${again.id}`);
   const panel = page.getByRole('region', { name: 'Sold before to this vehicle' });
   await expect(panel).toContainText(String(first.number));

@@ -1,17 +1,6 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
-import type { Docket } from '@hardy/core';
-import type { DocketView } from '@hardy/core/contract';
+import { changed, made, read } from './dockets.ts';
 
-const made = async (request: APIRequestContext, words: string): Promise<DocketView> =>
-  (await (await request.post('/api/dockets', { data: { words } })).json()) as DocketView;
-const read = async (request: APIRequestContext, id: string): Promise<DocketView> =>
-  (await (await request.get(`/api/dockets/${id}`)).json()) as DocketView;
-const changed = async (request: APIRequestContext, view: DocketView, more: Partial<Docket>) =>
-  (await (
-    await request.put(`/api/dockets/${view.id}`, {
-      data: { version: view.version, docket: { ...view.docket, ...more }, label: 'changed' },
-    })
-  ).json()) as DocketView;
 /** A key alone is a command: a hand rests between two. */
 const key = async (page: Page, name: string) => {
   await page.keyboard.press(name);
@@ -20,6 +9,15 @@ const key = async (page: Page, name: string) => {
 const onDocket = async (page: Page, id: string) => {
   await page.goto(`/docket/${id}`);
   await expect(page.getByTestId('verdict')).toBeVisible();
+};
+/** The ways of an open circuit front left, compared. */
+const compared = async (page: Page, request: APIRequestContext) => {
+  const view = await made(
+    request,
+    'tolvane haven 2015, abs light, C0031-13 front left active, connector sound',
+  );
+  await page.goto(`/docket/${view.id}/compare`);
+  return view;
 };
 const order = (page: Page) => page.getByRole('region', { name: 'Order' });
 const next = (page: Page) => page.getByTestId('next');
@@ -222,11 +220,7 @@ test('what was advised and declined is printed with its reason; what was left ou
   page,
   request,
 }) => {
-  const view = await made(
-    request,
-    'tolvane haven 2015, abs light, C0031-13 front left active, connector sound',
-  );
-  await page.goto(`/docket/${view.id}/compare`);
+  const view = await compared(page, request);
   const row = page.getByRole('row', { name: /wheel speed sensor, cheapest/ });
   await row.getByRole('button', { name: /Take/ }).focus();
   await key(page, 'Enter');
@@ -253,11 +247,7 @@ test('a quote by keyboard: ways picked, made, kept, with tax, until a day; a pri
   page,
   request,
 }) => {
-  const view = await made(
-    request,
-    'tolvane haven 2015, abs light, C0031-13 front left active, connector sound',
-  );
-  await page.goto(`/docket/${view.id}/compare`);
+  const view = await compared(page, request);
   const elsewhere = page.getByRole('region', { name: 'Prices from elsewhere' });
   await elsewhere.getByLabel('What').fill('sensor fitted, Quay Motors');
   await elsewhere.getByLabel('Price').fill('310');

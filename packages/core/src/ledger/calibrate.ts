@@ -65,7 +65,7 @@ export const calibrate = (
   under: ((share: CauseShare, entry: LedgerEntry) => number) | null = null,
 ): Calibration => {
   const causes = entries.flatMap((entry): Saying[] => {
-    const { said, cause, wheelEnd } = entry;
+    const { said, cause, wheelEnd, truePlace } = entry;
     if (!said || !cause) return [];
     const others = under
       ? toOne(
@@ -78,7 +78,9 @@ export const calibrate = (
         : [
             {
               p: share.p,
-              was: share.cause === cause && (share.place === placeOf(wheelEnd) || share.place === 'shared'),
+              was:
+                share.cause === cause &&
+                (share.place === (truePlace ?? placeOf(wheelEnd)) || share.place === 'shared'),
               before: others?.[i]?.p ?? null,
             },
           ],

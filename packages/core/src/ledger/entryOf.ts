@@ -155,6 +155,7 @@ export const entryOf = (
     // What came back was not the first time: it counts where it began.
     firstTime: docket.comebackOf != null ? null : (cured ?? (outcome.result === 'partly' ? false : null)),
     cause: outcome.trueCause ?? null,
+    truePlace: outcome.trueWheelEnd ? placeOf(outcome.trueWheelEnd) : null,
     told: outcome.trueCause ? (outcome.knownBy ?? 'told') : null,
     at: outcome.place ?? null,
     comeback: outcome.result === 'came-back' || outcome.backOn != null,

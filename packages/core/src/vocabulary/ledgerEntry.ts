@@ -79,6 +79,8 @@ export const LedgerEntry = z.object({
   /** Cured by what was sold first. */
   firstTime: z.boolean().nullable(),
   cause: Cause.nullable(),
+  /** Where the cause was, if that is elsewhere than the part went. */
+  truePlace: LedgerPlace.nullish(),
   /** How the cause is known; null where nobody told it. */
   told: z.enum(['told', ...KNOWN_BY]).nullable(),
   at: z.string().max(200).nullable(),

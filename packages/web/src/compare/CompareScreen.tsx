@@ -12,6 +12,7 @@ import { CostLegend } from './CostBars.tsx';
 import { DialPanel } from './DialPanel.tsx';
 import { ElsewherePanel } from './ElsewherePanel.tsx';
 import { JobFacts } from './JobFacts.tsx';
+import { soldHere } from '../state/thisDesk.ts';
 import { TakeWayDialog } from './TakeWayDialog.tsx';
 import { Tornado } from './Tornado.tsx';
 import { useComparison } from './useComparison.ts';
@@ -194,7 +195,7 @@ export function CompareScreen() {
           onClose={() => setTaking(null)}
           onTake={(chosen, declined) => {
             setTaking(null);
-            edit(`${chosen.label ?? chosen.part} taken`, (d) => ({ ...d, chosen, declined }));
+            edit(`${chosen.label ?? chosen.part} taken`, (d) => soldHere({ ...d, chosen, declined }));
             void navigate(`/docket/${id}`);
           }}
         />

@@ -1,10 +1,12 @@
-import type { Docket, Outcome } from '@hardy/core/words';
+import type { Advice, Docket, Outcome } from '@hardy/core/words';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
 import { OutcomeForm } from './OutcomeForm.tsx';
 
 interface Props {
   docketId: string;
   docket: Docket;
+  vehicle: Advice['vehicle'];
+  currency: string;
   open: boolean;
   onClose: () => void;
   onSave: (outcome: Outcome | null) => void;

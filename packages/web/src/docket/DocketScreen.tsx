@@ -27,7 +27,7 @@ import { useKeys } from '../desk/useKeys.ts';
 import { age } from '../format.ts';
 import { useCounter } from '../state/useCounter.ts';
 import { useDocket } from '../state/useDocket.ts';
-import { thisDesk } from '../state/thisDesk.ts';
+import { soldHere } from '../state/thisDesk.ts';
 import { today } from '../today.ts';
 import { AddCheckDialog } from './AddCheckDialog.tsx';
 import { ArithmeticDialog } from './ArithmeticDialog.tsx';
@@ -115,7 +115,7 @@ export function DocketScreen() {
     edit(`${PART_IN_WORDS[offer.part]} taken`, (d) =>
       d.chosen
         ? { ...d, chosen: addToOrder(d.chosen, takeOffer(offer, today())) }
-        : { ...d, chosen: takeOffer(offer, today()), declined: null, desk: d.desk ?? thisDesk() },
+        : soldHere({ ...d, chosen: takeOffer(offer, today()), declined: null }),
     );
   const leave = () => {
     const order = view?.order;
@@ -348,11 +348,13 @@ export function DocketScreen() {
           tyre={advice?.vehicle.tyre ?? null}
           onClose={() => setSumming(false)}
         />
-        {docket && (
+        {docket && advice && (
           <CloseDialog
             docketId={id}
             open={closing}
             docket={docket}
+            vehicle={advice.vehicle}
+            currency={advice.currency}
             onClose={() => setClosing(false)}
             onSave={saveOutcome}
           />

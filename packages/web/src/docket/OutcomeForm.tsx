@@ -9,6 +9,8 @@ import {
   readOutcome,
   SYMPTOM_IN_WORDS,
   symptomOf,
+  wheelEndInWords,
+  type Advice,
   type Docket,
   type Outcome,
   type OutcomeResult,
@@ -29,6 +31,9 @@ import { GOT_OUT_IN_WORDS, KNOWN_IN_WORDS, RESULT_IN_WORDS } from './outcomeWord
 interface Props {
   docketId: string;
   docket: Docket;
+  /** Wheel ends of the vehicle, and the letters of the shop’s currency. */
+  vehicle: Advice['vehicle'];
+  currency: string;
   onClose: () => void;
   onSave: (outcome: Outcome | null) => void;
 }
@@ -60,7 +65,7 @@ const Row = ({ label, children }: { label: string; children: ReactNode }) => (
 );
 
 /** What came of it, in words or by key: fifteen seconds, and nothing but the first answer has to be given. */
-export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
+export function OutcomeForm({ docketId, docket, vehicle, currency, onClose, onSave }: Props) {
   const was = docket.outcome ?? null;
   const [kept, setDraft] = useDraft<Draft>(`close.${docketId}`);
   const draft: Draft = kept ?? {
@@ -107,6 +112,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
       ...was,
       result,
       trueCause: now.trueCause ?? null,
+      trueWheelEnd: now.trueCause ? (now.trueWheelEnd ?? null) : null,
       knownBy: now.trueCause ? (now.knownBy ?? null) : null,
       place: now.place?.trim() ? now.place.trim() : null,
       stayed: result === 'partly' ? [...stayed] : null,
@@ -194,6 +200,19 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
               ]}
             />
           </Row>
+          <Row label="At which wheel">
+            <Choice
+              value={now.trueWheelEnd ?? ''}
+              onChoice={(picked) => set({ trueWheelEnd: picked === '' ? null : picked })}
+              options={[
+                { value: '', label: 'where the part went' },
+                ...vehicle.wheelEnds.map(({ wheelEnd }) => ({
+                  value: wheelEnd,
+                  label: wheelEndInWords(wheelEnd, vehicle),
+                })),
+              ]}
+            />
+          </Row>
           <Row label="Where exactly">
             <Field
               value={draft.set.place ?? ''}
@@ -222,7 +241,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
               ]}
             />
           </Row>
-          <Row label="Hours of work">
+          <Row label="Work, h">
             <Field
               value={draft.hours}
               placeholder={text(heard.hours)}
@@ -231,7 +250,7 @@ export function OutcomeForm({ docketId, docket, onClose, onSave }: Props) {
               onText={(value) => put({ hours: value })}
             />
           </Row>
-          <Row label="Paid in all">
+          <Row label={`Paid in all, ${currency}`}>
             <Field
               value={draft.spent}
               placeholder={text(heard.spentCents, 100)}

@@ -114,7 +114,7 @@ export function FiguresView({ ledger, currency }: { ledger: Ledger; currency: st
         <Group title="Overruled" group={figures.overruled} />
         {bad.length > 0 && (
           <>
-            <h3 className="kicker">Parts that came back bad from the box</h3>
+            <h3 className="kicker">Of all jobs: parts that came back bad from the box</h3>
             <ul>
               {bad.slice(0, 8).map((part) => (
                 <li key={part.partNumber}>

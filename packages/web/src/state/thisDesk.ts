@@ -1,3 +1,5 @@
+import type { Docket } from '@hardy/core/words';
+
 const KEY = 'this desk';
 
 /** The name of the desk this browser stands on; null where it has none. It is the browser’s own, not the shop’s. */
@@ -17,3 +19,6 @@ export const nameDesk = (name: string): void => {
     // A forbidden store only means a desk without a name.
   }
 };
+
+/** A docket with the desk it is sold at: the one where something was first taken. */
+export const soldHere = (docket: Docket): Docket => ({ ...docket, desk: docket.desk ?? thisDesk() });
