@@ -220,7 +220,7 @@ test('what was advised and declined is printed with its reason; what was left ou
   page,
   request,
 }) => {
-  const view = await compared(page, request);
+  await compared(page, request);
   const row = page.getByRole('row', { name: /wheel speed sensor, cheapest/ });
   await row.getByRole('button', { name: /Take/ }).focus();
   await key(page, 'Enter');
