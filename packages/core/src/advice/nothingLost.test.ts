@@ -165,10 +165,14 @@ const anything = fc
     checks: [...(base.checks ?? []), ...(odd ? [odd] : [])],
   }));
 
-/** What was checked, where a path is that of a check. */
-const kindAt = (d: Docket, path: string): string | null => {
+/** What was checked on which axle, where a path is that of a check: one sender at the centre has no sides. */
+const thingAt = (d: Docket, path: string): string | null => {
   const at = /^checks\[(\d+)\]$/.exec(path)?.[1];
-  return at === undefined ? null : (d.checks?.[Number(at)]?.check ?? null);
+  const check = at === undefined ? null : d.checks?.[Number(at)];
+  const axle = check?.wheelEnd?.[1];
+  return check && axle && d.vehicle?.wheelEnds?.[`A${axle}`]?.mounting === 'centre'
+    ? `${check.check} ${axle}`
+    : null;
 };
 
 test('every fact moves a probability, or says in words why it does not', () => {
@@ -184,7 +188,7 @@ test('every fact moves a probability, or says in words why it does not', () => {
           (other) =>
             /again|worse one/.test(other.said) &&
             (other.label === fact?.label ||
-              (kindAt(d, path) !== null && kindAt(d, other.path) === kindAt(d, path))),
+              (thingAt(d, path) !== null && thingAt(d, other.path) === thingAt(d, path))),
         );
         if (fact?.said === 'changes little' && !stands)
           expect([path, chances(advise(without(d, path), knowledge)) !== chances(advice)]).toEqual([

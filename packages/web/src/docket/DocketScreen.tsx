@@ -19,12 +19,11 @@ import {
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import { useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { CounterLine } from '../counter/CounterLine.tsx';
 import { Desk } from '../desk/Desk.tsx';
 import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
-import { age } from '../format.ts';
 import { useCounter } from '../state/useCounter.ts';
 import { useDocket } from '../state/useDocket.ts';
 import { soldHere } from '../state/thisDesk.ts';
@@ -38,6 +37,7 @@ import { ChassisPlan } from './ChassisPlan.tsx';
 import { ComebackPanel } from './ComebackPanel.tsx';
 import { ClashDialog } from './ClashDialog.tsx';
 import { CloseDialog } from './CloseDialog.tsx';
+import { DocketHead } from './DocketHead.tsx';
 import { FactsPanel } from './FactsPanel.tsx';
 import { DocketLimits } from './limits.ts';
 import { NextStep } from './NextStep.tsx';
@@ -190,45 +190,7 @@ export function DocketScreen() {
             )
           ) : (
             <>
-              <div className="docket-head">
-                <h1>
-                  Docket <span className="mono">{view.number}</span>
-                </h1>
-                <span className="soft">
-                  {[
-                    docket.customer?.name,
-                    advice.vehicle.name,
-                    docket.vehicle?.fleetNumber,
-                    `opened ${age(view.createdAt)} ago`,
-                    view.state,
-                  ]
-                    .filter(Boolean)
-                    .join(' \u00B7 ')}
-                </span>
-                {waiting > 0 && (
-                  <span
-                    className={held ? 'unsaved look-here' : 'unsaved soft'}
-                    // What is saved in a moment need not be read aloud.
-                    role={held ? 'status' : undefined}
-                  >
-                    {waiting === 1 ? 'not saved yet' : `${waiting} changes not saved yet`}
-                  </span>
-                )}
-                <span className="docket-tools">
-                  <Button variant="text" disabled={!view.canUndo} onClick={() => void step('undo')}>
-                    undo <kbd>u</kbd>
-                  </Button>
-                  <Button variant="text" disabled={!view.canRedo} onClick={() => void step('redo')}>
-                    redo <kbd>r</kbd>
-                  </Button>
-                  <Button variant="text" component="a" href={`/api/dockets/${id}/file`}>
-                    export
-                  </Button>
-                  <Button variant="text" component={Link} to="/">
-                    counter <kbd>b</kbd>
-                  </Button>
-                </span>
-              </div>
+              <DocketHead view={view} waiting={waiting} held={held} onStep={(way) => void step(way)} />
               <VerdictBand advice={advice} docket={docket} order={view.order} />
               <div className="zones">
                 <FactsPanel
