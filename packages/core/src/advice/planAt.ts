@@ -11,22 +11,28 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
 
-/** The likeliest way the wheel end is built. */
-const likelyArchitecture = (end: EndPosterior, group: ArchitectureGroup): Architecture => {
-  const weight = (architecture: Architecture) =>
-    end.beliefs.reduce((sum, b) => (b.architecture === architecture ? sum + b.p : sum), 0);
-  const options = group.options.map(({ architecture }) => ({ architecture, p: weight(architecture) }));
-  return options.reduce((best, option) => (option.p > best.p ? option : best)).architecture;
+type Weights = ReadonlyMap<Architecture, number>;
+
+/** How likely each way of building is at a wheel end. */
+const weightsOf = (end: EndPosterior): Weights => {
+  const weights = new Map<Architecture, number>();
+  for (const { architecture, p } of end.beliefs)
+    weights.set(architecture, (weights.get(architecture) ?? 0) + p);
+  return weights;
 };
 
-const partsOffered = (end: EndPosterior, least: number): PartClass[] =>
-  PART_CLASSES.filter(
-    (part) =>
-      end.beliefs.reduce(
-        (sum, b) => (partsAt(end.wheelEnd, b.architecture).includes(part) ? sum + b.p : sum),
-        0,
-      ) >= least,
+/** The likeliest way the wheel end is built. */
+const likelyArchitecture = (weights: Weights, group: ArchitectureGroup): Architecture =>
+  group.options
+    .map(({ architecture }) => ({ architecture, p: weights.get(architecture) ?? 0 }))
+    .reduce((best, option) => (option.p > best.p ? option : best)).architecture;
+
+const partsOffered = (weights: Weights, end: WheelEnd, least: number): PartClass[] => {
+  const ways = [...weights].map(([architecture, p]) => ({ parts: partsAt(end, architecture), p }));
+  return PART_CLASSES.filter(
+    (part) => ways.reduce((sum, { parts, p }) => (parts.includes(part) ? sum + p : sum), 0) >= least,
   );
+};
 
 /** The decision at one wheel end: how it is built, and the plan under any school. */
 export interface PlannedEnd {
@@ -89,8 +95,9 @@ export const planAt = (
   a: Assumptions,
 ): PlannedEnd => {
   const group = groupOf(d, end.wheelEnd);
-  const architecture = likelyArchitecture(end, group);
-  const outlays = partsOffered(end, a.get('offer.exists-at-least')).map((part) =>
+  const weights = weightsOf(end);
+  const architecture = likelyArchitecture(weights, group);
+  const outlays = partsOffered(weights, end.wheelEnd, a.get('offer.exists-at-least')).map((part) =>
     outlayOf(part, {
       wheelEnd: end.wheelEnd,
       architecture,

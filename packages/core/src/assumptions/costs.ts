@@ -228,10 +228,10 @@ export const COSTS: JudgementTable = {
     'How far ahead the plan looks. A fifth step counts as the fourth: it would keep people waiting for seconds.',
   ),
   'plan.deep-ends': judgement(
-    4,
+    2,
     'wheel ends',
     [1, 18],
-    'At so many wheel ends, the likeliest, the plan looks so far ahead; the others are priced with one step: nobody begins at the fifth.',
+    'At so many wheel ends, the likeliest, the plan looks so far ahead; the others are priced with one step until they are named: nobody begins at the third.',
   ),
   'plan.check-floor': judgement(
     20,
@@ -343,10 +343,10 @@ export const COSTS: JudgementTable = {
     'Offers are made for a second wheel end from this chance of a fault on.',
   ),
   'offer.most-ends': judgement(
-    8,
+    4,
     'wheel ends',
     [1, 18],
-    'Offers are made for so many wheel ends, the likeliest, and for unsafe ones in any case: nobody reads more.',
+    'Offers are made for so many wheel ends, the likeliest, and for unsafe ones in any case: more than four at once are one cause that they share.',
   ),
   'caution.seizure-above': judgement(
     0.2,

@@ -20,6 +20,15 @@ export interface ArchitectureGroup {
   readonly known: WheelEndArchitecture;
 }
 
+const oneOfEach = new Map<string, Architecture>();
+/** The same way of building is one object, wherever it is met: what follows from it is worked out once. */
+const canonical = ({ sensor, mounting, target, ringSoldAlone }: Architecture): Architecture => {
+  const key = `${sensor} ${mounting} ${target} ${ringSoldAlone}`;
+  const known = oneOfEach.get(key) ?? Object.freeze({ sensor, mounting, target, ringSoldAlone });
+  oneOfEach.set(key, known);
+  return known;
+};
+
 export const hasRing = (a: Architecture): boolean => a.target !== 'encoder-in-bearing';
 
 const drivenAxle = (axle: number, axles: number, driveline: Driveline | null | undefined): boolean | null => {
@@ -84,7 +93,7 @@ const enumerate = (
           [false, 1 - alone],
         ] as const)
           out.push({
-            architecture: { sensor, mounting, target, ringSoldAlone },
+            architecture: canonical({ sensor, mounting, target, ringSoldAlone }),
             chance: pSensor * pMounting * pTarget * pAlone,
           });
       }
@@ -105,18 +114,16 @@ const optionsFor = (known: WheelEndArchitecture, driven: boolean | null, centre:
     // What was stated is rarer than the odds allow for: believe it, and fill only what was not stated.
     options = all
       .map(({ architecture, chance }) => ({
-        architecture: {
+        architecture: canonical({
           sensor: known.sensor ?? architecture.sensor,
           mounting: known.mounting ?? architecture.mounting,
           target: known.target ?? architecture.target,
           ringSoldAlone: known.ringSoldAlone ?? architecture.ringSoldAlone,
-        },
+        }),
         chance,
       }))
       .reduce<typeof all>((merged, option) => {
-        const same = merged.find(
-          (m) => JSON.stringify(m.architecture) === JSON.stringify(option.architecture),
-        );
+        const same = merged.find(({ architecture }) => architecture === option.architecture);
         if (same) same.chance += option.chance;
         else merged.push({ ...option });
         return merged;

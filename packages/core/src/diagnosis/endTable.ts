@@ -2,6 +2,7 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { Architecture } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';
 import { likelihood, soundChance } from './likelihood.ts';
@@ -169,6 +170,22 @@ const build = (
   };
 };
 
+const byEnd = new WeakMap<Evidence, Map<WheelEnd | null, Finding[]>>();
+/** The findings of one wheel end. */
+const ownOf = (evidence: Evidence, end: WheelEnd): readonly Finding[] => {
+  let ends = byEnd.get(evidence);
+  if (!ends) {
+    ends = new Map();
+    for (const finding of evidence.findings) {
+      const here = ends.get(finding.wheelEnd);
+      if (here) here.push(finding);
+      else ends.set(finding.wheelEnd, [finding]);
+    }
+    byEnd.set(evidence, ends);
+  }
+  return ends.get(end) ?? [];
+};
+
 /** Tables already worked out, found again by what they were worked out from. */
 export interface EndTables {
   table(
@@ -204,6 +221,15 @@ export const endTables = (): EndTables => {
   const sounds = new Map<string, Float64Array>();
   const spreads = new Map<string, number>();
   const silents = new Map<string, Float64Array>();
+  /** What decides a finding's chances: findings that are alike at several wheel ends share their columns. */
+  const shapeOf = ({ kind, isNormal, seen, normal, jointly, says }: Finding): string =>
+    `${kind} ${isNormal} ${[seen, normal, jointly, says].map((part) => (part ? id(part) : '-')).join(' ')}`;
+  const shapes = new WeakMap<Finding, string>();
+  const shape = (finding: Finding): string => {
+    const known = shapes.get(finding) ?? shapeOf(finding);
+    shapes.set(finding, known);
+    return known;
+  };
   const powered = new WeakMap<Float64Array, Map<number, Float64Array>>();
   const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => ({
     priors: (end, architecture, states) =>
@@ -219,7 +245,7 @@ export const endTables = (): EndTables => {
         return weights.map((p) => p / total);
       }),
     column: (finding, end, architecture, shared) =>
-      memo(columns, `${id(finding)} ${end} ${id(architecture)} ${shared}`, () => {
+      memo(columns, `${shape(finding)} ${isCentre(end)} ${id(architecture)} ${shared}`, () => {
         const also = SHARED_STATES[shared] ?? [];
         return Float64Array.from(statesAt(end, architecture), (state) =>
           likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
@@ -233,7 +259,7 @@ export const endTables = (): EndTables => {
       return damped;
     },
     sound: (finding, end, architecture, shared) =>
-      memo(sounds, `${id(finding)} ${end} ${id(architecture)} ${shared}`, () => {
+      memo(sounds, `${shape(finding)} ${isCentre(end)} ${id(architecture)} ${shared}`, () => {
         const also = SHARED_STATES[shared] ?? [];
         const silent = finding.says && !finding.says(architecture);
         return Float64Array.from(statesAt(end, architecture), (state) =>
@@ -241,7 +267,7 @@ export const endTables = (): EndTables => {
         );
       }),
     spread: (finding, end, architecture) =>
-      memo(spreads, `${id(finding)} ${end} ${id(architecture)}`, () => {
+      memo(spreads, `${shape(finding)} ${isCentre(end)} ${id(architecture)}`, () => {
         const causes: Fault[] = [...faultsAt(end, architecture), 'none-present'];
         const logs = [null, ...causes].map((cause) =>
           Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
@@ -257,7 +283,7 @@ export const endTables = (): EndTables => {
   });
   return {
     table(end, architecture, evidence, adrift, vehicle, today, a) {
-      const own = evidence.findings.filter((finding) => finding.wheelEnd === end);
+      const own = ownOf(evidence, end);
       const key = [
         end,
         id(architecture),

@@ -60,13 +60,18 @@ export interface Evidence {
   readonly setAside: ReadonlyMap<string, string>;
 }
 
+/** What `onceEach` made of a chance: findings that are alike at several wheel ends share one, and what follows from it. */
+const lookedUp = new WeakMap<Chance, Chance>();
+
 /**
  * The same chance, looked up once for each fault and way of building: a finding is asked for it in every state, for
  * every fact that is left out to see what it did.
  */
 export const onceEach = (chance: Chance): Chance => {
+  const already = lookedUp.get(chance);
+  if (already) return already;
   const known = new Map<Architecture, Map<Fault | null, number>>();
-  return (fault, architecture) => {
+  const once: Chance = (fault, architecture) => {
     let here = known.get(architecture);
     if (!here) known.set(architecture, (here = new Map<Fault | null, number>()));
     const hit = here.get(fault);
@@ -75,4 +80,6 @@ export const onceEach = (chance: Chance): Chance => {
     here.set(fault, value);
     return value;
   };
+  lookedUp.set(chance, once);
+  return once;
 };

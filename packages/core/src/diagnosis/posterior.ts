@@ -1,22 +1,14 @@
+import { plus, productOfOthers, times, weighed } from '../chance/polynomials.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import { causeOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { SensedEnd } from './sensedEnd.ts';
-import type { Architecture, ArchitectureGroup } from './architecture.ts';
+import type { ArchitectureGroup } from './architecture.ts';
+import { endMarginals, sumAt, type Belief, type EndMarginals, type Term } from './endMarginals.ts';
 import { endTables, SHARED_STATES, type EndTable, type EndTables } from './endTable.ts';
 import type { Evidence } from './finding.ts';
 import { faultCountWeights, secondEndChance } from './priors.ts';
-import type { State } from './states.ts';
-
-/** One possible truth at a wheel end: how it is built, what is wrong there, what is wrong with what all wheels share. */
-export interface Belief {
-  readonly architecture: Architecture;
-  readonly state: State;
-  readonly shared: readonly Fault[];
-  readonly p: number;
-}
 
 export interface EndPosterior {
   readonly wheelEnd: SensedEnd;
@@ -31,30 +23,6 @@ export interface Posterior {
   /** Marginal chance of a cause at a wheel end. */
   chance(cause: Cause, wheelEnd: WheelEnd | null): number;
 }
-
-/** Product of two polynomials in the number of faulty wheel ends, by their coefficients. */
-const times = (x: readonly number[], y: readonly number[]): number[] => {
-  const out = new Array<number>(x.length + y.length - 1).fill(0);
-  x.forEach((p, i) => y.forEach((q, j) => (out[i + j] = (out[i + j] as number) + p * q)));
-  return out;
-};
-const plus = (x: readonly number[], y: readonly number[]): number[] =>
-  Array.from({ length: Math.max(x.length, y.length) }, (_, i) => (x[i] ?? 0) + (y[i] ?? 0));
-/** Sum of the coefficients, each weighed by `weights` from `from` on. */
-const weighed = (x: readonly number[], weights: readonly number[], from: number): number =>
-  x.reduce((sum, p, i) => sum + p * (weights[i + from] ?? 0), 0);
-/** For each place, the product of all the others. */
-const productOfOthers = (list: ReadonlyArray<readonly number[]>): number[][] => {
-  const before: number[][] = [[1]];
-  for (const each of list) before.push(times(before.at(-1) as number[], each));
-  const out = new Array<number[]>(list.length);
-  let after: number[] = [1];
-  for (let i = list.length - 1; i >= 0; i--) {
-    out[i] = times(before[i] as number[], after);
-    after = times(after, list[i] as readonly number[]);
-  }
-  return out;
-};
 
 /**
  * Exact posterior over what is wrong.
@@ -126,78 +94,42 @@ export const posterior = (
     return bits % 2 ? -1 : 1;
   });
 
-  const mass = tables.map((options) =>
-    options.map((perEnd) =>
-      perEnd.map((table) => SHARED_STATES.map(() => new Float64Array(table.states.length))),
-    ),
-  );
   const sharedMass = new Float64Array(SHARED_STATES.length);
   let evidenceMass = 0;
+  const terms: Term[] = [];
   for (let s = 0; s < SHARED_STATES.length; s++)
     for (const corner of corners)
       for (let subset = 0; subset < subsets; subset++) {
         const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
         if (factor === 0) continue;
-        const here = (end: WheelEnd) => (corner === end ? 1 : 0);
-        const sumsOf = (table: EndTable): number[] => {
-          const sum = table.sums[s]?.[here(table.end)]?.[subset];
-          return [sum?.sound ?? 0, sum?.faulty ?? 0];
-        };
-        const optionPolys = groups.map((group, g) =>
-          group.options.map(({ chance }, k) =>
-            (tables[g]?.[k] ?? []).reduce((p, table) => times(p, sumsOf(table)), [chance]),
-          ),
+        const term = { factor, shared: s, corner, subset };
+        const polynomials = groups.map((group, g) =>
+          group.options
+            .map(({ chance }, k) =>
+              (tables[g]?.[k] ?? []).reduce((p, table) => times(p, sumAt(table, term)), [chance]),
+            )
+            .reduce(plus, [0]),
         );
-        const others = productOfOthers(
-          optionPolys.map((options) => options.reduce((sum, p) => plus(sum, p), [0])),
-        );
-        const whole = weighed(
-          times(
-            others[0] ?? [1],
-            (optionPolys[0] ?? []).reduce((sum, p) => plus(sum, p), [0]),
-          ),
-          countWeights,
-          0,
-        );
-        evidenceMass += factor * whole;
-        sharedMass[s] = (sharedMass[s] ?? 0) + factor * whole;
-        groups.forEach((group, g) =>
-          group.options.forEach(({ chance }, k) => {
-            const perEnd = tables[g]?.[k] ?? [];
-            const besides = productOfOthers(perEnd.map(sumsOf));
-            perEnd.forEach((table, e) => {
-              const rest = times(others[g] as number[], besides[e] as number[]);
-              const soundScale = factor * chance * weighed(rest, countWeights, 0);
-              const faultyScale = factor * chance * weighed(rest, countWeights, 1);
-              const weights = table.weights[s]?.[here(table.end)];
-              const silent = table.silent[subset];
-              const target = mass[g]?.[k]?.[e]?.[s];
-              if (!weights || !silent || !target) return;
-              for (let t = 0; t < target.length; t++)
-                target[t] =
-                  (target[t] ?? 0) +
-                  (t === 0 ? soundScale : faultyScale) * (weights[t] ?? 0) * (silent[t] ?? 0);
-            });
-          }),
-        );
+        const others = productOfOthers(polynomials);
+        const whole = factor * weighed(times(others[0] ?? [1], polynomials[0] ?? [0]), countWeights, 0);
+        evidenceMass += whole;
+        sharedMass[s] = (sharedMass[s] ?? 0) + whole;
+        terms.push({ ...term, others });
       }
 
+  const marginals = new Map<WheelEnd, EndMarginals>();
   const ends: EndPosterior[] = groups.flatMap((group, g) =>
-    group.ends.map((wheelEnd, e) => {
-      const beliefs: Belief[] = [];
-      group.options.forEach(({ architecture }, k) => {
-        const table = tables[g]?.[k]?.[e];
-        SHARED_STATES.forEach((shared, s) => {
-          table?.states.forEach((state, t) => {
-            const p = Math.max(0, (mass[g]?.[k]?.[e]?.[s]?.[t] ?? 0) / evidenceMass);
-            if (p > 0) beliefs.push({ architecture, state, shared, p });
-          });
-        });
-      });
+    group.ends.map((wheelEnd, e): EndPosterior => {
+      const here = endMarginals(group, tables[g] ?? [], g, e, { terms, countWeights, evidenceMass });
+      marginals.set(wheelEnd, here);
       return {
         wheelEnd,
-        odd: beliefs.reduce((sum, b) => (b.state.length > 0 ? sum + b.p : sum), 0),
-        beliefs,
+        get odd() {
+          return here.odd();
+        },
+        get beliefs() {
+          return here.beliefs();
+        },
       };
     }),
   );
@@ -214,13 +146,6 @@ export const posterior = (
     ends,
     shared,
     chance: (cause, wheelEnd) =>
-      wheelEnd === null
-        ? (shared.get(cause) ?? 0)
-        : (ends
-            .find((end) => end.wheelEnd === wheelEnd)
-            ?.beliefs.reduce(
-              (sum, b) => (b.state.some((fault) => causeOf(fault) === cause) ? sum + b.p : sum),
-              0,
-            ) ?? 0),
+      wheelEnd === null ? (shared.get(cause) ?? 0) : (marginals.get(wheelEnd)?.causes().get(cause) ?? 0),
   };
 };

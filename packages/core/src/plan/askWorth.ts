@@ -13,12 +13,12 @@ export const askWorth = (
   a: Assumptions,
 ): number => {
   const byValue = new Map<string, number[]>();
-  corner.problem.belief.forEach((p, s) => {
-    const value = String(corner.states[s]?.architecture[field]);
+  for (const { p, architecture, at } of corner.truths) {
+    const value = String(architecture[field]);
     const belief = byValue.get(value) ?? new Array<number>(corner.problem.belief.length).fill(0);
-    belief[s] = p;
+    belief[at] = (belief[at] ?? 0) + p;
     byValue.set(value, belief);
-  });
+  }
   if (byValue.size < 2) return 0;
   const now = solve.best(solve.start, depth).value;
   const knowing = [...byValue].reduce((sum, [value, belief]) => {

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
-import type { Belief } from '../diagnosis/posterior.ts';
+import type { Belief } from '../diagnosis/endMarginals.ts';
 import type { CheckKind, CheckNeed } from '../checkKinds/checkKind.ts';
 import { CHECK_KINDS } from '../checkKinds/checkKinds.ts';
 import { kindOf } from '../checkKinds/checkTypes.ts';

@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Finding } from '../diagnosis/finding.ts';
-import type { Belief, EndPosterior } from '../diagnosis/posterior.ts';
+import type { Belief } from '../diagnosis/endMarginals.ts';
+import type { EndPosterior } from '../diagnosis/posterior.ts';
 import { cureChance, workCures } from '../offers/fixes.ts';
 import type { Outlay, Risk } from '../offers/outlay.ts';
 import { ratesFor } from '../offers/rates.ts';
@@ -9,25 +10,26 @@ import type { Fault } from '../faultKinds/faultData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { availableChecks, SETUPS, setupsStanding, type AvailableCheck } from './availableChecks.ts';
 import { checkAsSolved } from './checkAsSolved.ts';
-import { fixesAt, isAlone, takesAway, type Fix, type PartFix } from './fixesAt.ts';
+import { fixesAt, isAlone, type Fix, type PartFix } from './fixesAt.ts';
 import { referCosts } from './referCosts.ts';
 import type { Problem, SolveFix } from './solve.ts';
+import { takenAway } from './takenAway.ts';
 
 /** The decision at one wheel end as the solver takes it, with what its numbers stand for. */
 export interface CornerProblem {
   readonly problem: Problem;
   readonly fixes: readonly Fix[];
   readonly checks: readonly AvailableCheck[];
+  /** One for each state of the problem; ways of building that are the same decision are one, named by any of them. */
   readonly states: readonly Belief[];
+  /** Every truth that was looked at, with the state of the problem it belongs to. */
+  readonly truths: ReadonlyArray<Belief & { readonly at: number }>;
   /**
    * What the old bearing is expected to cost within the horizon where it stays. The solver books it to the credit of a
    * hub; every figure that is shown has it added, so that plan, offers and comparison speak of the same money.
    */
   readonly bearing: Risk;
 }
-
-const keyOf = (b: Pick<Belief, 'architecture' | 'state' | 'shared'>): string =>
-  `${JSON.stringify(b.architecture)}|${[...b.state].sort().join('+')}|${b.shared.join('+')}`;
 
 /** Every outcome of trying to take each fault away, as what remains with its chance. */
 const remains = (
@@ -61,10 +63,17 @@ export const buildProblem = (
 ): CornerProblem => {
   const rates = ratesFor(docket, a);
   const least = a.get('plan.ignore-below');
-  const states: Belief[] = [];
+  const possible = fixesAt(docket, outlays, rates, a);
+  const taken = takenAway(possible, end.wheelEnd, a);
+  const faultsOf = ({ state, shared }: Pick<Belief, 'state' | 'shared'>): Fault[] => [...state, ...shared];
+  const states: Array<Belief & { p: number }> = [];
   const index = new Map<string, number>();
-  const indexOf = (b: Belief): number => {
-    const key = keyOf(b);
+  /** The state of the problem a truth belongs to. */
+  const indexOf = (b: Omit<Belief, 'p'>): number => {
+    const key = faultsOf(b)
+      .map((fault) => taken(fault, b.architecture).alike)
+      .sort()
+      .join(' ');
     const known = index.get(key);
     if (known !== undefined) return known;
     index.set(key, states.length);
@@ -73,20 +82,20 @@ export const buildProblem = (
   };
   const kept = end.beliefs.filter((b) => b.p >= least);
   const total = kept.reduce((sum, b) => sum + b.p, 0);
-  for (const b of kept) {
-    const i = indexOf(b);
-    states[i] = { ...b, p: (states[i]?.p ?? 0) + b.p / total };
-  }
+  const truths = kept.map((b) => ({ ...b, p: b.p / total, at: indexOf(b) }));
+  for (const { at, p } of truths) (states[at] as { p: number }).p += p;
 
-  const possible = fixesAt(docket, outlays, rates, a);
+  /** Chance that each fix takes each fault of a state away, by [state][fault][fix]. */
+  const rows = states.map((b) => faultsOf(b).map((fault) => taken(fault, b.architecture).chances));
   /** Chance that a fix cures all of it now, and of any one fault there is. */
-  const curesOf = (fix: Fix, any: boolean): number =>
-    states.reduce((sum, b) => {
-      const faults = [...b.state, ...b.shared];
-      if (faults.length === 0) return sum;
-      const each = faults.map((fault) => takesAway(fix, fault, end.wheelEnd, b.architecture, a));
+  const curesOf = (fix: Fix, any: boolean): number => {
+    const f = possible.indexOf(fix);
+    return states.reduce((sum, b, s) => {
+      const each = (rows[s] ?? []).map((row) => row[f] as number);
+      if (each.length === 0) return sum;
       return sum + b.p * (any ? Math.max(...each) : each.reduce((p, c) => p * c, 1));
     }, 0);
+  };
   /** Chance that each of the parts takes something away that no other of them would. */
   const bothNeeded = (fix: PartFix): number =>
     states.reduce((sum, b) => {
@@ -119,9 +128,8 @@ export const buildProblem = (
     const b = states[s] as Belief;
     const elsewhere = b.state.length + b.shared.length === 0;
     fixes.forEach((fix, f) => {
-      const outcomes = remains([...b.state, ...b.shared], (fault) =>
-        takesAway(fix, fault, end.wheelEnd, b.architecture, a),
-      );
+      const at = possible.indexOf(fix);
+      const outcomes = remains(faultsOf(b), (fault) => taken(fault, b.architecture).chances[at] as number);
       (moves[f] as Array<Array<{ to: number; chance: number }>>)[s] = outcomes.map(({ left, p }) => ({
         chance: p,
         to: elsewhere
@@ -132,7 +140,6 @@ export const buildProblem = (
                 architecture: b.architecture,
                 state: b.state.filter((c) => left.includes(c)),
                 shared: b.shared.filter((c) => left.includes(c)),
-                p: 0,
               }),
       }));
     });
@@ -151,6 +158,7 @@ export const buildProblem = (
     fixes,
     checks,
     states,
+    truths,
     bearing: hub,
     problem: {
       belief: states.map((b) => b.p),

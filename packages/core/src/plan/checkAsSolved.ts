@@ -4,7 +4,7 @@ import { checkChance, jointChance, resultsOf } from '../diagnosis/checkTable.ts'
 import { onceEach, type Finding } from '../diagnosis/finding.ts';
 import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
 import { mechanismOf } from '../diagnosis/mechanism.ts';
-import type { Belief } from '../diagnosis/posterior.ts';
+import type { Belief } from '../diagnosis/endMarginals.ts';
 import { SETUPS, type AvailableCheck } from './availableChecks.ts';
 import type { SolveCheck } from './solve.ts';
 

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
-import type { Belief } from '../diagnosis/posterior.ts';
+import type { Belief } from '../diagnosis/endMarginals.ts';
 import type { Rates } from '../offers/rates.ts';
 import type { Docket } from '../vocabulary/docket.ts';
 import type { Fix } from './fixesAt.ts';

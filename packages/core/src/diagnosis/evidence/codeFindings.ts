@@ -3,7 +3,7 @@ import type { UnderstoodCode } from '../../codes/readCodes.ts';
 import { isBrakeController } from '../../codes/codeTexts.ts';
 import type { Docket } from '../../vocabulary/docket.ts';
 import type { SensedEnd } from '../sensedEnd.ts';
-import type { Finding } from '../finding.ts';
+import type { Chance, Finding } from '../finding.ts';
 
 const DEAD_MEANINGS = new Set([
   'open',
@@ -18,44 +18,57 @@ const DEAD_MEANINGS = new Set([
   'voltage-range',
 ]);
 
-/** A root code at a wheel end: its chance under each fault, by what it says and whether it is active now. */
+/** Chances of codes that say the same with one status, made once: a reader lists one code at many wheel ends. */
+const chancesOf = new WeakMap<Assumptions, Map<string, Chance>>();
+
+/** Chance of a code under each fault, by what it says and whether it is active now. */
+const codeChance = ({ signal, status }: UnderstoodCode, cleared: boolean, a: Assumptions): Chance => {
+  const meaning = signal ?? 'generic';
+  const made = chancesOf.get(a) ?? new Map<string, Chance>();
+  chancesOf.set(a, made);
+  const key = `${meaning} ${status} ${cleared}`;
+  const known = made.get(key);
+  if (known) return known;
+  const nothing = a.get('code.nothing');
+  const stale = status === 'stored' || status === 'history';
+  const past =
+    (stale ? a.get('code.not-active') : status === 'active' ? a.get('code.active-none-present') : 1) *
+    (cleared ? a.get('code.cleared.none-present') : 1);
+  const present =
+    status === 'stored'
+      ? a.get('code.stored-present')
+      : status === 'history'
+        ? a.get('code.history-present')
+        : 1;
+  const fromSupply =
+    a.get(status === 'active' ? 'code.with-supply.active' : 'code.with-supply') *
+    (cleared ? a.get('code.cleared.supply') : 1);
+  const seen: Chance = (fault) => {
+    if (fault === null) return nothing;
+    if (fault === 'module') return a.get('code.with-module');
+    if (fault === 'supply') return Math.max(nothing, fromSupply);
+    const chance = a.find(`code.${meaning}.${fault}`, nothing);
+    return Math.max(nothing, fault === 'none-present' ? Math.min(0.95, chance * past) : chance * present);
+  };
+  made.set(key, seen);
+  return seen;
+};
+
+/** A root code at a wheel end. */
 export const codeFinding = (
   code: UnderstoodCode,
   i: number,
   end: SensedEnd | null,
   cleared: boolean,
   a: Assumptions,
-): Finding => {
-  const meaning = code.signal ?? 'generic';
-  const nothing = a.get('code.nothing');
-  const stale = code.status === 'stored' || code.status === 'history';
-  const past =
-    (stale ? a.get('code.not-active') : code.status === 'active' ? a.get('code.active-none-present') : 1) *
-    (cleared ? a.get('code.cleared.none-present') : 1);
-  const present =
-    code.status === 'stored'
-      ? a.get('code.stored-present')
-      : code.status === 'history'
-        ? a.get('code.history-present')
-        : 1;
-  const fromSupply =
-    a.get(code.status === 'active' ? 'code.with-supply.active' : 'code.with-supply') *
-    (cleared ? a.get('code.cleared.supply') : 1);
-  return {
-    path: `codes[${i}]`,
-    label: `code ${code.code}: ${code.meaning}`,
-    wheelEnd: end,
-    mechanism: DEAD_MEANINGS.has(meaning) ? 'dead signal' : 'bad signal',
-    kind: 'present',
-    seen: (fault) => {
-      if (fault === null) return nothing;
-      if (fault === 'module') return a.get('code.with-module');
-      if (fault === 'supply') return Math.max(nothing, fromSupply);
-      const chance = a.find(`code.${meaning}.${fault}`, nothing);
-      return Math.max(nothing, fault === 'none-present' ? Math.min(0.95, chance * past) : chance * present);
-    },
-  };
-};
+): Finding => ({
+  path: `codes[${i}]`,
+  label: `code ${code.code}: ${code.meaning}`,
+  wheelEnd: end,
+  mechanism: DEAD_MEANINGS.has(code.signal ?? 'generic') ? 'dead signal' : 'bad signal',
+  kind: 'present',
+  seen: codeChance(code, cleared, a),
+});
 
 /**
  * Whether the brake controller was read, so that a wheel it does not name counts as silent: it was named as read, or a
@@ -77,16 +90,17 @@ export const silenceFindings = (
   ends: readonly SensedEnd[],
   named: ReadonlySet<SensedEnd>,
   a: Assumptions,
-): Finding[] =>
-  brakeControllerRead(docket, codes)
-    ? ends
-        .filter((end) => !named.has(end))
-        .map((end) => ({
-          path: 'modulesRead',
-          label: 'the brake controller was read and names no fault here',
-          wheelEnd: end,
-          mechanism: 'silence',
-          kind: 'absent' as const,
-          seen: (fault) => (fault === null ? 1 : a.find(`silent.${fault}`, 1)),
-        }))
-    : [];
+): Finding[] => {
+  if (!brakeControllerRead(docket, codes)) return [];
+  const seen: Chance = (fault) => (fault === null ? 1 : a.find(`silent.${fault}`, 1));
+  return ends
+    .filter((end) => !named.has(end))
+    .map((end) => ({
+      path: 'modulesRead',
+      label: 'the brake controller was read and names no fault here',
+      wheelEnd: end,
+      mechanism: 'silence',
+      kind: 'absent' as const,
+      seen,
+    }));
+};
