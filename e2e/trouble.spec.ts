@@ -93,7 +93,7 @@ test('a piece of the pages that does not come is loaded anew once, then told wit
   await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
 });
 
-test('where threads do not start the server reckons, and what cannot be done is told: no bar without an end', async ({
+test('where threads do not start the server reckons, and the page studies a log itself: no bar without an end', async ({
   page,
 }) => {
   await page.route(/Worker-.*\.js/, (route) => route.abort());
@@ -116,5 +116,10 @@ test('where threads do not start the server reckons, and what cannot be done is 
       mimeType: 'text/csv',
       buffer: Buffer.from('time,A1L,A1R,A2L,A2R\n0,1,1,1,1\n'),
     });
-  await expect(page.getByRole('alert')).toContainText('did not start');
+  await expect(page.getByRole('alert')).toContainText('log.csv');
+  await expect(page.getByRole('status').filter({ hasText: 'studies the log itself' })).toBeVisible();
+  await page.getByRole('button', { name: 'once every turn' }).click();
+  await expect(page.getByRole('button', { name: /front right once every turn/ })).toBeVisible({
+    timeout: 60_000,
+  });
 });

@@ -95,10 +95,14 @@ const buildFacts = ({ vehicle }: Docket): Fact[] => [
 
 /** So many facts are reckoned one by one: what each of more did nobody reads, and everybody waits for. */
 const MOST_RECKONED = 40;
-/** On a vehicle of more wheel ends than so many, fewer: each costs as much more. */
+/** On a vehicle of more wheel ends than so many, fewer: each costs more, by about this power of their number. */
 const USUAL_ENDS = 4;
+const COST_POWER = 1.5;
 const mostReckoned = ({ ends }: Diagnosed): number =>
-  Math.min(MOST_RECKONED, Math.ceil((MOST_RECKONED * USUAL_ENDS) / Math.max(1, ends.all.length)));
+  Math.min(
+    MOST_RECKONED,
+    Math.ceil(MOST_RECKONED * (USUAL_ENDS / Math.max(1, ends.all.length)) ** COST_POWER),
+  );
 const oneOfMany = (most: number): string => `one of many: what each did is worked out for the first ${most}`;
 
 /** What is told first of, where there are too many: what was seen and done, then codes of a wheel, then the others. */

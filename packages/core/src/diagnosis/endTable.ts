@@ -209,7 +209,7 @@ export const endTables = (): EndTables => {
     return next++;
   };
   const made = new Map<string, EndTable>();
-  const memo = <T>(kept: Map<string, T>, key: string, make: () => T): T => {
+  const memo = <K, T>(kept: Map<K, T>, key: K, make: () => T): T => {
     const known = kept.get(key);
     if (known !== undefined) return known;
     const value = make();
@@ -217,19 +217,25 @@ export const endTables = (): EndTables => {
     return value;
   };
   const priors = new Map<string, readonly number[]>();
-  const columns = new Map<string, Float64Array>();
-  const sounds = new Map<string, Float64Array>();
-  const spreads = new Map<string, number>();
+  const columns = new Map<number, Float64Array>();
+  const sounds = new Map<number, Float64Array>();
+  const spreads = new Map<number, number>();
   const silents = new Map<string, Float64Array>();
-  /** What decides a finding's chances: findings that are alike at several wheel ends share their columns. */
-  const shapeOf = ({ kind, isNormal, seen, normal, jointly, says }: Finding): string =>
-    `${kind} ${isNormal} ${[seen, normal, jointly, says].map((part) => (part ? id(part) : '-')).join(' ')}`;
-  const shapes = new WeakMap<Finding, string>();
-  const shape = (finding: Finding): string => {
-    const known = shapes.get(finding) ?? shapeOf(finding);
-    shapes.set(finding, known);
-    return known;
+  const shapes = new Map<string, number>();
+  const shapeOf = new WeakMap<Finding, number>();
+  /** What decides a finding's chances, as a number: findings that are alike at several wheel ends share their columns. */
+  const shape = (finding: Finding): number => {
+    const known = shapeOf.get(finding);
+    if (known !== undefined) return known;
+    const { kind, isNormal, seen, normal, jointly, says } = finding;
+    const parts = [seen, normal, jointly, says].map((part) => (part ? id(part) : '-'));
+    const number = memo(shapes, `${kind} ${isNormal} ${parts.join(' ')}`, () => shapes.size);
+    shapeOf.set(finding, number);
+    return number;
   };
+  /** One number for a finding's shape in a vehicle built so, with what all wheels share. Tens of thousands of ids fit. */
+  const keyOf = (finding: Finding, end: WheelEnd, architecture: Architecture, shared = 0): number =>
+    (shape(finding) * 2 ** 24 + id(architecture)) * 8 + (isCentre(end) ? 4 : 0) + shared;
   const powered = new WeakMap<Float64Array, Map<number, Float64Array>>();
   const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => ({
     priors: (end, architecture, states) =>
@@ -245,7 +251,7 @@ export const endTables = (): EndTables => {
         return weights.map((p) => p / total);
       }),
     column: (finding, end, architecture, shared) =>
-      memo(columns, `${shape(finding)} ${isCentre(end)} ${id(architecture)} ${shared}`, () => {
+      memo(columns, keyOf(finding, end, architecture, shared), () => {
         const also = SHARED_STATES[shared] ?? [];
         return Float64Array.from(statesAt(end, architecture), (state) =>
           likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
@@ -259,7 +265,7 @@ export const endTables = (): EndTables => {
       return damped;
     },
     sound: (finding, end, architecture, shared) =>
-      memo(sounds, `${shape(finding)} ${isCentre(end)} ${id(architecture)} ${shared}`, () => {
+      memo(sounds, keyOf(finding, end, architecture, shared), () => {
         const also = SHARED_STATES[shared] ?? [];
         const silent = finding.says && !finding.says(architecture);
         return Float64Array.from(statesAt(end, architecture), (state) =>
@@ -267,7 +273,7 @@ export const endTables = (): EndTables => {
         );
       }),
     spread: (finding, end, architecture) =>
-      memo(spreads, `${shape(finding)} ${isCentre(end)} ${id(architecture)}`, () => {
+      memo(spreads, keyOf(finding, end, architecture), () => {
         const causes: Fault[] = [...faultsAt(end, architecture), 'none-present'];
         const logs = [null, ...causes].map((cause) =>
           Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),

@@ -2,16 +2,20 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import type { BuiltPlan } from './buildPlan.ts';
 
+/** So far ahead both are looked at: a question is set against others, and each answer is a plan of its own. */
+const STEPS = 2;
+
 /**
  * What asking how a wheel end is built, or looking it up, saves on this job: the plan's cost now, less the mean of what it
  * costs knowing each answer, less the minutes of asking. Money; not below zero. Zero where nothing is open.
  */
 export const askWorth = (
-  { corner, solve, depth }: BuiltPlan,
+  { corner, solve, depth: planned }: BuiltPlan,
   field: keyof Architecture,
   perMinute: number,
   a: Assumptions,
 ): number => {
+  const depth = Math.min(STEPS, planned);
   const byValue = new Map<string, number[]>();
   for (const { p, architecture, at } of corner.truths) {
     const value = String(architecture[field]);

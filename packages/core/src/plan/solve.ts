@@ -83,7 +83,8 @@ const lastStepCosts = ({ belief, fixes, comeback, refer }: Problem): Float64Arra
   Float64Array.from(refer),
 ];
 
-const dot = (x: ReadonlyArray<number> | Float64Array, y: ReadonlyArray<number> | Float64Array): number => {
+/** The one kind of array on each side keeps the innermost loop fast. */
+const dot = (x: ReadonlyArray<number>, y: Float64Array): number => {
   let sum = 0;
   for (let i = 0; i < y.length; i++) sum += (x[i] as number) * (y[i] as number);
   return sum;
@@ -105,6 +106,7 @@ export const solver = (problem: Problem): Solver => {
   const memo = new Map<string, Solution>();
   const start: Situation = { belief: problem.belief, checked: 0, tried: 0, key: '' };
   const last = lastStepCosts(problem);
+  const wayOut = Float64Array.from(refer);
   const setupBits = setups.map((_, g) =>
     checks.reduce((bits, check, c) => (check.setup === g ? bits | (1 << c) : bits), 0),
   );
@@ -145,13 +147,18 @@ export const solver = (problem: Problem): Solver => {
   };
 
   const afterFailed: Solver['afterFailed'] = (situation, fix) => {
-    const left = new Array<number>(situation.belief.length).fill(0);
-    situation.belief.forEach((p, s) => {
-      if (p > 0)
-        for (const move of fixes[fix]?.moves[s] ?? [])
-          if (move.to >= 0) left[move.to] = (left[move.to] ?? 0) + p * move.chance;
-    });
-    const chance = left.reduce((sum, p) => sum + p, 0);
+    const left = situation.belief.map(() => 0);
+    const { moves = [] } = fixes[fix] ?? {};
+    let chance = 0;
+    for (let s = 0; s < left.length; s++) {
+      const p = situation.belief[s] as number;
+      if (p === 0) continue;
+      for (const { to, chance: leads } of moves[s] ?? []) {
+        if (to < 0) continue;
+        left[to] = (left[to] as number) + p * leads;
+        chance += p * leads;
+      }
+    }
     // Fixes do not commute with checks (they move states), so the order stays in the key.
     return {
       chance,
@@ -165,7 +172,7 @@ export const solver = (problem: Problem): Solver => {
   };
 
   const cost: Solver['cost'] = (situation, choice, depth) => {
-    if (choice.kind === 'refer') return dot(situation.belief, refer);
+    if (choice.kind === 'refer') return dot(situation.belief, wayOut);
     if (choice.kind === 'fix') {
       if (depth <= 1) return dot(situation.belief, last[choice.fix] as Float64Array);
       const { chance, next } = afterFailed(situation, choice.fix);
@@ -175,7 +182,7 @@ export const solver = (problem: Problem): Solver => {
     const check = checks[choice.check];
     if (!check) return Infinity;
     const now = price(situation, choice.check);
-    if (depth <= 1) return now + dot(situation.belief, refer);
+    if (depth <= 1) return now + dot(situation.belief, wayOut);
     if (depth === 2)
       return (lastAfter[choice.check] ?? []).reduce((sum, costs) => {
         let least = Infinity;
@@ -196,7 +203,7 @@ export const solver = (problem: Problem): Solver => {
     const key = `${depth}|${situation.key}`;
     const kept = memo.get(key);
     if (kept) return kept;
-    let value = dot(situation.belief, refer);
+    let value = dot(situation.belief, wayOut);
     let choice: Choice = { kind: 'refer' };
     for (let fix = 0; fix < fixes.length; fix++) {
       if (situation.tried & (1 << fix)) continue;

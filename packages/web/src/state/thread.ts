@@ -33,3 +33,10 @@ export const startThread = <Api>(make: () => Worker): Thread<Api> => {
     end: () => worker.terminate(),
   };
 };
+
+/** What a thread would do, done in this page: for computers where threads cannot be had. It stands still meanwhile. */
+export const hereInstead = <Api>(api: Api): Thread<Api> => ({
+  api: api as Remote<Api>,
+  ask: (answer) => Promise.race([answer]),
+  end: () => undefined,
+});

@@ -5,13 +5,13 @@ import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { WheelLineKey } from '../drawings/WheelLineKey.tsx';
 import { wheelLine } from '../drawings/wheelLines.ts';
 import { SpeedPlot, type PlotCurve } from './SpeedPlot.tsx';
-import type { Curves, TraceWorkerApi, WheelEvents } from './traceWorker.ts';
+import type { Curves, TraceApi, WheelEvents } from './traceApi.ts';
 import { useSpareHeight } from './useSpareHeight.ts';
 import { TurnPicture } from './TurnPicture.tsx';
 
 interface Props {
   reading: TraceReading;
-  worker: Remote<TraceWorkerApi>;
+  worker: Remote<TraceApi>;
   selected: number;
   /** Keeps the stretch shown on the docket; null where none is at hand. */
   onKeep: ((as: 'before' | 'after', from: number, to: number) => void) | null;

@@ -154,6 +154,11 @@ export function TraceScreen() {
             </Button>
           </p>
         )}
+        {trace.alone && (
+          <p className="soft gap" role="status">
+            No thread starts on this computer: the page studies the log itself and stands still now and then.
+          </p>
+        )}
         {progress !== null && (
           <div className="trace-progress">
             <LinearProgress

@@ -2,8 +2,8 @@ import type { LivePattern, TraceReading } from '@hardy/core/words';
 import type { LogMapping, MappingGuess } from '@hardy/core/logs';
 import { proxy } from 'comlink';
 import { create } from 'zustand';
-import { startThread, ThreadGone, type Thread } from '../state/thread.ts';
-import type { LogProblem, TraceWorkerApi } from './traceWorker.ts';
+import { hereInstead, startThread, ThreadGone, type Thread } from '../state/thread.ts';
+import type { LogProblem, TraceApi } from './traceApi.ts';
 
 interface TraceState {
   file: File | null;
@@ -16,7 +16,9 @@ interface TraceState {
   error: string | null;
   /** Rolling circumference in metres given by a person or a tyre size, else searched. */
   circumference: number | null;
-  worker: Thread<TraceWorkerApi>['api'] | null;
+  worker: Thread<TraceApi>['api'] | null;
+  /** No thread can be had on this computer: the page studies the log itself, and stands still meanwhile. */
+  alone: boolean;
   open: (file: File) => Promise<void>;
   study: (mapping: LogMapping | null) => Promise<void>;
   practice: (pattern: LivePattern, wheelEnd: string) => Promise<void>;
@@ -48,18 +50,39 @@ const remember = (guess: MappingGuess, mapping: LogMapping): void => {
   }
 };
 
-let thread: Thread<TraceWorkerApi> | null = null;
+let thread: Thread<TraceApi> | null = null;
+/** Whether a thread ever answered: one that did and then died fell over the log, and the page would too. */
+let answered = false;
 let seed = 1;
+/** Counts what was begun and what was stopped: an answer to an older question is not taken. */
+let run = 0;
 
-/** The wheel-speed log on the bench. The study runs in a thread of its own; cancelling ends that thread. */
+/**
+ * The wheel-speed log on the bench. The study runs in a thread of its own; cancelling ends that thread. Where none starts
+ * the page does it: the log need not leave the computer.
+ */
 export const useTrace = create<TraceState>((set, get) => {
-  const start = (): Thread<TraceWorkerApi> => {
-    thread ??= startThread<TraceWorkerApi>(
+  const start = (): Thread<TraceApi> => {
+    thread ??= startThread<TraceApi>(
       () => new Worker(new URL('./traceWorker.ts', import.meta.url), { type: 'module' }),
     );
     // A proxy answers to any name, `then` too: it must never be returned from an async function.
     set({ worker: thread.api });
     return thread;
+  };
+  const asked = async <A>(question: (api: Thread<TraceApi>['api']) => A): Promise<Awaited<A>> => {
+    try {
+      const { api, ask } = start();
+      const answer = await ask(question(api));
+      answered ||= !get().alone;
+      return answer;
+    } catch (error) {
+      if (!(error instanceof ThreadGone) || answered) throw error;
+      const { traceApi } = await import('./traceApi.ts');
+      thread = hereInstead(traceApi);
+      set({ alone: true, worker: thread.api });
+      return thread.ask(question(thread.api));
+    }
   };
   const failed = (error: unknown) => {
     if (error instanceof ThreadGone) {
@@ -77,12 +100,12 @@ export const useTrace = create<TraceState>((set, get) => {
     error: null,
     circumference: null,
     worker: null,
+    alone: false,
     async open(file) {
       get().cancel();
       set({ file, reading: null, mapping: null, guess: null, error: null });
       try {
-        const { api, ask } = start();
-        const guess = await ask(api.preview(file));
+        const guess = await asked((api) => api.preview(file));
         if (get().file !== file) return;
         if (isProblem(guess)) set({ error: guess.problem });
         else {
@@ -99,30 +122,32 @@ export const useTrace = create<TraceState>((set, get) => {
       if (!file) return;
       if (guess && mapping) remember(guess, mapping);
       set({ progress: 0, error: null, guess: null, mapping });
+      const mine = ++run;
       try {
-        const { api, ask } = start();
-        const answer = await ask(
+        const answer = await asked((api) =>
           api.study(
             file,
             mapping,
             circumference,
             proxy((part: number) => {
-              if (get().file === file && get().progress !== null) set({ progress: part });
+              // The last of them may come after the answer.
+              if (mine === run && get().progress !== null) set({ progress: part });
+              // A thread is ended from outside; the page itself can only be stopped from within.
+              if (mine !== run && get().alone) throw new Error('stopped');
             }),
           ),
         );
-        if (get().file !== file) return;
+        if (mine !== run) return;
         if (isProblem(answer)) set({ progress: null, error: answer.problem });
         else set({ progress: null, reading: answer });
       } catch (error) {
-        failed(error);
+        if (mine === run) failed(error);
       }
     },
     async practice(pattern, wheelEnd) {
       seed++;
       try {
-        const { api, ask } = start();
-        const csv = await ask(api.practice(pattern, wheelEnd, seed));
+        const csv = await asked((api) => api.practice(pattern, wheelEnd, seed));
         await get().open(new File([csv], 'practice log.csv', { type: 'text/csv' }));
       } catch (error) {
         failed(error);
@@ -137,8 +162,7 @@ export const useTrace = create<TraceState>((set, get) => {
       const { file } = get();
       if (!file) return;
       try {
-        const { api, ask } = start();
-        const guess = await ask(api.preview(file));
+        const guess = await asked((api) => api.preview(file));
         if (isProblem(guess)) set({ error: guess.problem });
         else set({ guess });
       } catch (error) {
@@ -147,9 +171,12 @@ export const useTrace = create<TraceState>((set, get) => {
     },
     cancel() {
       if (get().progress === null) return;
-      thread?.end();
-      thread = null;
-      set({ worker: null, progress: null });
+      run++;
+      if (!get().alone) {
+        thread?.end();
+        thread = null;
+      }
+      set({ worker: thread?.api ?? null, progress: null });
     },
     dismiss: () => set({ guess: null, error: null }),
     fail: (error) => set({ error }),
