@@ -63,19 +63,35 @@ module.exports = {
       name: 'core-knows-no-other-package',
       severity: 'error',
       from: { path: '^packages/core/' },
+      to: { path: '^packages/(server|web|cli|bench-vehicle|practice)/' },
+    },
+    {
+      name: 'bench-vehicle-knows-no-advice',
+      comment: 'A vehicle whose faults follow from physics must not learn from the tables it tries: seeded chance alone.',
+      severity: 'error',
+      from: { path: '^packages/bench-vehicle/', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '(^packages/|node_modules)',
+        pathNot: '^packages/(bench-vehicle/src/|core/src/doors/chance\\.ts$)',
+      },
+    },
+    {
+      name: 'practice-knows-core-and-the-bench-vehicle',
+      severity: 'error',
+      from: { path: '^packages/practice/' },
       to: { path: '^packages/(server|web|cli)/' },
     },
     {
       name: 'web-knows-only-core',
       severity: 'error',
       from: { path: '^packages/web/' },
-      to: { path: '^packages/(server|cli)/' },
+      to: { path: '^packages/(server|cli|bench-vehicle|practice)/' },
     },
     {
       name: 'server-knows-only-core',
       severity: 'error',
       from: { path: '^packages/server/' },
-      to: { path: '^packages/(web|cli)/' },
+      to: { path: '^packages/(web|cli|bench-vehicle|practice)/' },
     },
     {
       name: 'cli-knows-core-and-the-keeping-of-data',

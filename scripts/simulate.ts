@@ -5,12 +5,8 @@ import {
 } from '../packages/core/src/assumptions/assumptions.ts';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { drawJob } from '../packages/core/src/practice/drawJob.ts';
-import {
-  playJob,
-  WAYS_TO_WORK,
-  type PlayedJob,
-  type WayToWork,
-} from '../packages/core/src/practice/playJob.ts';
+import { WAYS_TO_WORK, type WayToWork } from '../packages/core/src/practice/chooseDeed.ts';
+import { playJob, type PlayedJob } from '../packages/core/src/practice/playJob.ts';
 import { secondJudge } from '../packages/core/src/practice/secondJudge.ts';
 import { writeSection } from './writeSection.ts';
 

@@ -15,6 +15,7 @@ import type { Docket } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Finding } from '../diagnosis/finding.ts';
+import { cornerCode } from './cornerCode.ts';
 
 /** A made-up job whose truth is known: what the counter is told, and what is really wrong. */
 export interface PracticeCase {
@@ -45,13 +46,6 @@ const CODES: ReadonlyArray<
   [null, 'generic'],
   ...Object.entries(FAILURE_TYPES).map(([type, { meaning }]) => [type, meaning] as const),
 ];
-
-const CORNER_CODE: Readonly<Record<string, string>> = {
-  A1L: 'C0031',
-  A1R: 'C0034',
-  A2L: 'C0037',
-  A2R: 'C003A',
-};
 
 /**
  * Draws a job from the model itself: a vehicle (built one of the ways there are, known or only partly known), what is
@@ -114,7 +108,7 @@ export const drawCase = (
     codes: [
       {
         module: 'ABS',
-        code: `${CORNER_CODE[wheelEnd] ?? 'C0031'}${failureType ? `-${failureType}` : ''}`,
+        code: `${cornerCode(wheelEnd)}${failureType ? `-${failureType}` : ''}`,
         status: 'active',
       },
     ],

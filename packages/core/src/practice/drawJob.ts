@@ -8,6 +8,7 @@ import type { Docket, DocketCode } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { cornerCode } from './cornerCode.ts';
 import { drawWeighted } from './drawCase.ts';
 
 /** A vehicle whose truth is known, with what the counter is told of it at first. */
@@ -21,12 +22,6 @@ export interface DrawnJob {
 }
 
 const ENDS: readonly WheelEnd[] = ['A1L', 'A1R', 'A2L', 'A2R'];
-const CODE_OF: Readonly<Record<WheelEnd, string>> = {
-  A1L: 'C0031',
-  A1R: 'C0034',
-  A2L: 'C0037',
-  A2R: 'C003A',
-};
 const CODES: ReadonlyArray<readonly [failureType: string | null, meaning: CodeMeaning]> = [
   [null, 'generic'],
   ...Object.entries(FAILURE_TYPES).map(([type, { meaning }]) => [type, meaning] as const),
@@ -112,7 +107,7 @@ export const drawJob = (random: Random, truth: Assumptions, today: string): Draw
       const past = state.includes('none-present');
       codes.push({
         module: 'ABS',
-        code: `${CODE_OF[end] ?? ''}${type ? `-${type}` : ''}`,
+        code: `${cornerCode(end)}${type ? `-${type}` : ''}`,
         status: past || random.chance(MESS.stale) ? 'stored' : 'active',
       });
     }
@@ -120,10 +115,10 @@ export const drawJob = (random: Random, truth: Assumptions, today: string): Draw
       codes.push(
         random.chance(truth.get('self-code.module'))
           ? { module: 'ABS', code: 'C0550', text: 'Control unit internal failure', status: 'active' }
-          : { module: 'ABS', code: CODE_OF[random.pick(ENDS)] ?? '', status: 'active' },
+          : { module: 'ABS', code: cornerCode(random.pick(ENDS)), status: 'active' },
       );
     if (shared.includes('supply')) {
-      codes.push({ module: 'ABS', code: CODE_OF[random.pick(ENDS)] ?? '', status: 'stored' });
+      codes.push({ module: 'ABS', code: cornerCode(random.pick(ENDS)), status: 'stored' });
       if (random.chance(truth.get('voltage-code.supply')))
         codes.push({ module: 'Engine', code: 'P0562', text: 'System voltage low', status: 'stored' });
     }

@@ -1,4 +1,3 @@
-import { judge } from '../advice/judge.ts';
 import { bareKnowledge, type Knowledge } from '../advice/knowledge.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { SOUND_RESULT } from '../checkKinds/checkData.ts';
@@ -19,19 +18,10 @@ import { RENEWED } from '../partKinds/partData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
 import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { byTheCard, type CardSight, type Deed } from './benchCard.ts';
+import { chooseDeed, type WayToWork } from './chooseDeed.ts';
+import { cornerCode } from './cornerCode.ts';
 import { drawWeighted } from './drawCase.ts';
 import type { DrawnJob } from './drawJob.ts';
-
-/** Ways to work that are played against each other on whole dockets. */
-export const WAYS_TO_WORK = [
-  'ours',
-  'bench-card',
-  'what-the-code-names',
-  'always-hub',
-  'test-everything',
-] as const;
-export type WayToWork = (typeof WAYS_TO_WORK)[number];
 
 /** How a job went. */
 export interface PlayedJob {
@@ -44,8 +34,6 @@ export interface PlayedJob {
 
 /** No job goes on for ever: then it is another workshop's. */
 const MOST_STEPS = 30;
-const DEAD = /-(1[1-5]|1A|1B|1C|31)$/;
-const RATIO = /-(36|37|38|62|64)$/;
 
 /** A reading as a docket holds it, from the result that the truth gave. */
 const asCheck = (check: CheckName, result: string, at: WheelEnd | null): Check => {
@@ -174,7 +162,7 @@ export const playJob = (
       ...docket,
       // Codes of corners that are cured do not come back.
       codes: (docket.codes ?? []).filter(
-        (code) => !gone.some((end) => code.code.startsWith(CODE_OF[end] ?? '?') && job.truth.has(end)),
+        (code) => !gone.some((end) => code.code.startsWith(cornerCode(end)) && job.truth.has(end)),
       ),
       history: [...(docket.history ?? []), ...events],
     };
@@ -251,91 +239,15 @@ export const playJob = (
     if (shared.includes('supply')) cost += truth.get('work.extra.supply') + 0.7 * rates.labour;
   };
 
-  const sight = (): CardSight => {
-    const codes = docket.codes ?? [];
-    const coded = codes.flatMap((code) =>
-      job.ends.filter((end) => code.code.startsWith(CODE_OF[end] ?? '?')),
-    );
-    const odd = (docket.checks ?? []).find(
-      (each) =>
-        each.wheelEnd &&
-        ((each.check === 'live' && each.pattern !== 'normal') ||
-          (each.check === 'bearing.noise' && each.result === 'growl') ||
-          (each.check === 'visual.connector' && each.result !== 'sound')),
-    );
-    const corner = coded[0] ?? docket.wheelEnd ?? odd?.wheelEnd ?? null;
-    const own = codes.filter((code) => corner && code.code.startsWith(CODE_OF[corner] ?? '?'));
-    return {
-      docket,
-      corner,
-      architecture: corner ? job.architectureOf(corner) : null,
-      code: own.some(({ code }) => DEAD.test(code))
-        ? 'dead'
-        : own.some(({ code }) => RATIO.test(code))
-          ? 'ratio'
-          : own.length > 0
-            ? 'signal'
-            : 'none',
-      tried,
-    };
-  };
-  const byHabit = (order: readonly PartClass[]): Deed => {
-    const { corner, architecture } = sight();
-    if (!corner || !architecture)
-      return tried.has('live') || docket.reader !== 'full'
-        ? { kind: 'refer' }
-        : { kind: 'check', check: 'live', at: null };
-    const part = order.find((each) => partsAt(corner, architecture).includes(each) && !tried.has(each));
-    return part ? { kind: 'parts', parts: [part], at: corner } : { kind: 'refer' };
-  };
-  const ours = (everything: boolean): Deed => {
-    const { verdict, main } = judge(docket, knowledge);
-    const plan = main?.plan ?? null;
-    const fresh = (deed: Deed): boolean =>
-      deed.kind === 'parts'
-        ? !tried.has(`${deed.parts.join('+')}@${deed.at}`)
-        : deed.kind === 'work'
-          ? !tried.has(`work:${deed.work}`)
-          : deed.kind === 'check'
-            ? !(deed.at ? tried.has(`${deed.check}@${deed.at}`) : tried.has(deed.check))
-            : true;
-    const next = plan?.corner.checks.find(({ check: each }) => !tried.has(`${each}@${plan.wheelEnd}`));
-    if (everything && plan && next) return { kind: 'check', check: next.check, at: plan.wheelEnd };
-    const options: Deed[] = [];
-    const asDeed = (fix: NonNullable<typeof plan>['outcomes'][number]['fix']): Deed =>
-      fix.kind === 'part'
-        ? { kind: 'parts', parts: [fix.part, ...fix.with], at: plan?.wheelEnd ?? '' }
-        : { kind: 'work', work: fix.work, at: plan?.wheelEnd ?? null };
-    if (verdict.action === 'check' && verdict.check && !(everything && plan))
-      options.push({ kind: 'check', check: verdict.check, at: verdict.wheelEnd });
-    if (verdict.action === 'sell' && verdict.part && verdict.wheelEnd)
-      options.push({ kind: 'parts', parts: [verdict.part, ...verdict.with], at: verdict.wheelEnd });
-    if (verdict.action === 'no-part') {
-      if (verdict.cause === 'supply' && verdict.wheelEnd === null)
-        options.push({ kind: 'work', work: 'supply', at: null });
-      else if (plan?.choice.kind === 'fix') {
-        const fix = plan.corner.fixes[plan.choice.fix];
-        if (fix) options.push(asDeed(fix));
-      } else return { kind: 'refer' };
-    }
-    // What was done already and left no trace on the docket is not done again.
-    if (plan) {
-      const rest = [...plan.outcomes].sort((x, y) => x.cost - y.cost);
-      options.push(...rest.filter(({ cures }) => cures >= 0.1).map(({ fix }) => asDeed(fix)));
-    }
-    return options.find(fresh) ?? { kind: 'refer' };
-  };
-
   for (let step = 0; step < MOST_STEPS; step++) {
     watch(docket);
-    const deed: Deed =
-      way === 'ours'
-        ? ours(false)
-        : way === 'test-everything'
-          ? ours(true)
-          : way === 'bench-card'
-            ? byTheCard(sight())
-            : byHabit(way === 'always-hub' ? ['hub-assembly'] : ['sensor', 'hub-assembly']);
+    const deed = chooseDeed(way, {
+      docket,
+      ends: job.ends,
+      architectureOf: job.architectureOf,
+      tried,
+      knowledge,
+    });
     if (deed.kind === 'refer') break;
     if (deed.kind === 'check') check(deed.check, deed.at);
     else if (deed.kind === 'parts') fit(deed.parts, deed.at);
@@ -344,11 +256,4 @@ export const playJob = (
   }
   refer();
   return { cost, wrongParts, visits: visits + 1, minutes };
-};
-
-const CODE_OF: Readonly<Record<WheelEnd, string>> = {
-  A1L: 'C0031',
-  A1R: 'C0034',
-  A2L: 'C0037',
-  A2R: 'C003A',
 };

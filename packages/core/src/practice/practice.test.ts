@@ -5,7 +5,8 @@ import { faultsAt } from '../diagnosis/states.ts';
 import { drawCase, drawWeighted } from './drawCase.ts';
 import { byTheCard, BENCH_CARD } from './benchCard.ts';
 import { drawJob } from './drawJob.ts';
-import { playJob, WAYS_TO_WORK, type WayToWork } from './playJob.ts';
+import { WAYS_TO_WORK, type WayToWork } from './chooseDeed.ts';
+import { playJob } from './playJob.ts';
 import { secondJudge } from './secondJudge.ts';
 
 const a = assumptionsWith();

@@ -1,0 +1,15 @@
+/* What it takes to try the advice on a vehicle that knows nothing of it. */
+export { assumptionsWith, type Assumptions } from '../assumptions/assumptions.ts';
+export type { Architecture } from '../diagnosis/architecture.ts';
+export { bareKnowledge } from '../advice/knowledge.ts';
+export { judge, type Judged } from '../advice/judge.ts';
+export { chooseDeed, WAYS_TO_WORK, type WayToWork } from '../practice/chooseDeed.ts';
+export { cornerCode } from '../practice/cornerCode.ts';
+export { partsAt } from '../offers/fixes.ts';
+export { outlayOf } from '../offers/outlay.ts';
+export { ratesFor } from '../offers/rates.ts';
+export { jobCost, together } from '../offers/together.ts';
+export { setupOf } from '../plan/availableChecks.ts';
+export { emptySlice } from '../vocabulary/catalogue.ts';
+export { RENEWED } from '../partKinds/partData.ts';
+export type { DocketCode, HistoryEvent } from '../vocabulary/docket.ts';

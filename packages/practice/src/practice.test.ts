@@ -1,0 +1,47 @@
+import { describe, expect, test } from '@jest/globals';
+import { drawLife } from '@hardy/bench-vehicle';
+import { SLIPS, WEAR } from '../../bench-vehicle/src/life/ailments.ts';
+import { randomFrom } from '@hardy/core/chance';
+import { assumptionsWith, WAYS_TO_WORK } from '@hardy/core/trial';
+import { CHECK_NAMES, parseDocket } from '@hardy/core';
+import { causeOfAilment } from './causeOf.ts';
+import { checkOn } from './checkOn.ts';
+import { docketOf } from './docketOf.ts';
+import { playVehicle } from './playVehicle.ts';
+
+const TODAY = '2026-11-25';
+
+describe('a bench vehicle through what a person could learn', () => {
+  test('every first docket and every check of it is one that the contract takes', () => {
+    for (let seed = 1; seed <= 12; seed++) {
+      const life = drawLife(seed);
+      const docket = docketOf(life, TODAY, randomFrom(seed));
+      expect(() => parseDocket(docket)).not.toThrow();
+      const checks = CHECK_NAMES.flatMap(
+        (name) => checkOn(life.vehicle, name, 'A1L', randomFrom(seed)) ?? [],
+      );
+      expect(() => parseDocket({ ...docket, checks })).not.toThrow();
+    }
+  });
+
+  test('a docket tells nothing of what befell: dockets of two vehicles that send the same are the same', () => {
+    const life = drawLife(3);
+    const other = { ...life, befell: [['controller', null]] as const };
+    expect(docketOf(other, TODAY, randomFrom(1))).toEqual(docketOf(life, TODAY, randomFrom(1)));
+  });
+
+  test('every ailment has a cause', () => {
+    for (const { name } of [...WEAR, ...Object.values(SLIPS).flat()])
+      expect(causeOfAilment(name)).toBeTruthy();
+  });
+
+  test('every way to work comes to an end, the same one each time', () => {
+    const a = assumptionsWith();
+    for (const way of WAYS_TO_WORK) {
+      const played = playVehicle(way, 77, a, TODAY);
+      expect(played.cost).toBeGreaterThan(0);
+      expect(played.visits).toBeGreaterThan(0);
+      expect(playVehicle(way, 77, a, TODAY)).toEqual(played);
+    }
+  });
+});
