@@ -1,4 +1,5 @@
 export { drawLife, type Life, type PastEvent } from './life/drawLife.ts';
+export { copyOf } from './vehicle/copyOf.ts';
 export type { BenchVehicle } from './vehicle/benchVehicle.ts';
 export { across, axleOf, endsOf, sensingAt, type Build, type End, type Sensing } from './vehicle/build.ts';
 export { keyOn, type Driven } from './controller/drive.ts';

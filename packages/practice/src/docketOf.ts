@@ -9,7 +9,7 @@ import {
 } from '@hardy/bench-vehicle';
 import { cornerCode, type Architecture, type DocketCode, type HistoryEvent } from '@hardy/core/trial';
 import type { Random } from '@hardy/core/chance';
-import type { Docket } from '@hardy/core/words';
+import type { Docket, Symptom } from '@hardy/core/words';
 
 /** How often a customer or a counter lacks something, which neither the vehicle nor the advice decides. */
 const MESS = {
@@ -59,6 +59,13 @@ const EVENT = {
   'battery-flat': 'battery-flat',
 } as const;
 
+/** What a driver notices now, and the noise that was heard before. */
+export const complaintsOf = ({ memory }: BenchVehicle, before: readonly unknown[]): Symptom[] => [
+  ...(memory.lamp || !memory.falseAction ? (['lamp.abs'] as const) : []),
+  ...(memory.falseAction ? (['abs.activates-when-stopping'] as const) : []),
+  ...(before.includes('noise.wheel') ? (['noise.wheel'] as const) : []),
+];
+
 /** What the counter is told of a vehicle at first: words, codes, what was done lately; and what it does not know. */
 export const docketOf = ({ vehicle, past }: Life, today: string, random: Random): Docket => {
   const { build, memory } = vehicle;
@@ -97,11 +104,7 @@ export const docketOf = ({ vehicle, past }: Life, today: string, random: Random)
     },
     reader,
     ...(reader === 'full' ? { modulesRead: ['ABS'], codes: codesRead(vehicle, random) } : {}),
-    symptoms: [
-      ...(memory.lamp || !memory.falseAction ? (['lamp.abs'] as const) : []),
-      ...(memory.falseAction ? (['abs.activates-when-stopping'] as const) : []),
-      ...(hears ? (['noise.wheel'] as const) : []),
-    ],
+    symptoms: complaintsOf(vehicle, hears ? ['noise.wheel'] : []),
     wheelEnd: named,
     history: past.flatMap(({ work, end, daysAgo, forThis }): HistoryEvent[] =>
       random.chance(MESS.historyTold)

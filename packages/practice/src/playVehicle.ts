@@ -1,6 +1,7 @@
 import {
   clearCodes,
   complains,
+  copyOf,
   doWork,
   drawLife,
   endsOf,
@@ -25,6 +26,7 @@ import {
   together,
   emptySlice,
   type Assumptions,
+  type Deed,
   type HistoryEvent,
   type Judged,
   type WayToWork,
@@ -32,7 +34,7 @@ import {
 import { randomFrom } from '@hardy/core/chance';
 import type { Check, CheckName, Docket, PartClass } from '@hardy/core/words';
 import { checkOn, liveChecks } from './checkOn.ts';
-import { architectureAt, codesRead, docketOf } from './docketOf.ts';
+import { architectureAt, codesRead, complaintsOf, docketOf } from './docketOf.ts';
 
 /** How a vehicle was dealt with. */
 export interface Played {
@@ -48,6 +50,8 @@ export interface Played {
   readonly overlooked: boolean;
   /** Stopped for a loose wheel that was none. */
   readonly needlessStop: boolean;
+  /** What was done, in order. */
+  readonly deeds: readonly Deed[];
 }
 
 /** What was said before the first deed, and what was so: for calibration. */
@@ -57,6 +61,8 @@ export interface FirstWords {
 }
 
 const MOST_STEPS = 24;
+/** What comes and goes may stay away once: a cure has held when it did not come back in so many rounds of use. */
+const ROUNDS_OF_USE = 2;
 /** Play from here on lets a wheel come off one day; below that a stop was needless, mm at the rim. */
 const DANGEROUS_MM = 0.9;
 const HARMLESS_MM = 0.4;
@@ -75,6 +81,8 @@ export const playVehicle = (
   prices: Assumptions,
   today: string,
   told: (words: FirstWords) => void = () => undefined,
+  /** Told the docket as it stands before every step. */
+  watch: (docket: Docket) => void = () => undefined,
 ): Played => {
   const life = drawLife(seed);
   const { vehicle } = life;
@@ -93,6 +101,20 @@ export const playVehicle = (
   let needlessStop = false;
   told({ judged: judge(docket, knowledge), befell: life.befell });
 
+  const sees = (end: End) => {
+    const axle = end.slice(0, 2);
+    const { target } = architectureOf(end);
+    docket = {
+      ...docket,
+      vehicle: {
+        ...docket.vehicle,
+        wheelEnds: {
+          ...docket.vehicle?.wheelEnds,
+          [axle]: { ...docket.vehicle?.wheelEnds?.[axle], target },
+        },
+      },
+    };
+  };
   const spend = (check: CheckName, at: readonly End[]) => {
     const setup = setupOf(check);
     for (const end of at) {
@@ -124,13 +146,16 @@ export const playVehicle = (
       )
         needlessStop = true;
     docket = { ...docket, checks: [...(docket.checks ?? []), ...found] };
+    // Who has looked at the ring has seen where it sits.
+    for (const each of found)
+      if (each.check === 'visual.ring' && each.result !== 'not-visible') sees(each.wheelEnd as End);
   };
   /** Whether the complaint is gone for good: a proof drive, then weeks of use. */
   const isCured = (on: BenchVehicle): boolean => {
     clearCodes(on);
     testDrive(on, random);
     if (complains(on)) return false;
-    useForWeeks(on, random);
+    for (let i = 0; i < ROUNDS_OF_USE && !complains(on); i++) useForWeeks(on, random);
     return !complains(on);
   };
   const failed = (events: readonly HistoryEvent[]) => {
@@ -140,7 +165,21 @@ export const playVehicle = (
     docket = {
       ...docket,
       ...(docket.reader === 'full' ? { codes: codesRead(vehicle, random) } : {}),
+      symptoms: complaintsOf(vehicle, docket.symptoms ?? []),
       history: [...(docket.history ?? []), ...events],
+    };
+  };
+  /** Who asks is told: it stands in the papers, or one sees it. */
+  const ask = (at: string) => {
+    tried.add(`ask@${at}`);
+    minutes += prices.get('ask.minutes');
+    cost += (prices.get('ask.minutes') / 60) * rates.labour;
+    docket = {
+      ...docket,
+      vehicle: {
+        ...docket.vehicle,
+        wheelEnds: { ...docket.vehicle?.wheelEnds, [at.slice(0, 2)]: { ...architectureOf(at) } },
+      },
     };
   };
   const outlayAt = (part: PartClass, wheelEnd: End) =>
@@ -191,13 +230,13 @@ export const playVehicle = (
     cost += hours * rates.workshop + prices.get('refer.wait-days') * rates.idleDay;
     for (const end of ends) {
       const alone = () => {
-        const copy = structuredClone(vehicle);
+        const copy = copyOf(vehicle);
         const kept = copy.corners[end];
         putAllRight(copy);
         copy.corners[end] = kept;
         return copy;
       };
-      if (isCured(alone())) continue;
+      if (isCured(alone()) && isCured(alone())) continue;
       const works = WORKS.map((work) => ({
         cost: workCost(work),
         mend: (v: BenchVehicle) => doWork(v, end, work, random),
@@ -211,7 +250,8 @@ export const playVehicle = (
         .find(({ mend }) => {
           const copy = alone();
           mend(copy);
-          return isCured(copy);
+          // Twice: what comes and goes may stay away once by luck.
+          return isCured(copy) && isCured(copy);
         });
       cost += (cure?.cost ?? 2 * prices.get('refer.elsewhere')) * prices.get('refer.tier');
     }
@@ -220,11 +260,15 @@ export const playVehicle = (
     putAllRight(vehicle);
   };
 
+  const deeds: Deed[] = [];
   let referred = true;
   for (let step = 0; step < MOST_STEPS; step++) {
+    watch(docket);
     const deed = chooseDeed(way, { docket, ends, architectureOf, tried, knowledge });
+    deeds.push(deed);
     if (deed.kind === 'refer') break;
-    if (deed.kind === 'check') check(deed.check, deed.at as End | null);
+    if (deed.kind === 'ask') ask(deed.at);
+    else if (deed.kind === 'check') check(deed.check, deed.at as End | null);
     else if (
       deed.kind === 'parts' ? fit(deed.parts, deed.at as End) : workOn(deed.work, deed.at as End | null)
     ) {
@@ -250,5 +294,6 @@ export const playVehicle = (
     unsafe: loose.some(felt),
     overlooked: loose.some((end) => !felt(end)),
     needlessStop,
+    deeds,
   };
 };

@@ -141,14 +141,14 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
       const off = reference > 0 ? own / reference - 1 : 0;
       if (reference > MISSING_FROM && own < MISSING_BELOW) {
         missing[e] = (missing[e] as number) + STEP_S;
-        if ((missing[e] as number) > MISSING_FOR) once(i, end, '31');
+        if (missing[e] > MISSING_FOR) once(i, end, '31');
         lost[e] = true;
       } else {
         missing[e] = 0;
         // Lost and back while the others went on: somewhere it comes and goes.
         if (lost[e] && reference > MISSING_FROM) {
           losses[e] = (losses[e] as number) + 1;
-          if ((losses[e] as number) >= PARTED_TIMES) once(i, end, '1F');
+          if (losses[e] >= PARTED_TIMES) once(i, end, '1F');
         }
         lost[e] = false;
       }
@@ -156,8 +156,8 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
       const before = i > 0 ? ((kmh[e] as Float32Array)[i - 1] as number) : own;
       // A real wheel does not change so fast: a jump, and away from the others.
       if (reference > JUMP_FROM && Math.abs(off) > JUMP && Math.abs(own - before) > 0.06 * reference) {
-        jumps[e] = (jumps[e] as number) + 1;
-        if ((jumps[e] as number) > JUMPS) once(i, end, '2F');
+        jumps[e] = jumps[e] + 1;
+        if (jumps[e] > JUMPS) once(i, end, '2F');
       }
       const mate = now[ends.indexOf(across(end))] as number;
       if (reference > RATIO_FROM && !bends && own > MISSING_BELOW && mate > MISSING_BELOW) {
@@ -168,7 +168,7 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
         const middle = others.reduce((sum, v) => sum + v, 0) / others.length;
         const here = Math.abs(own / mate - 1) > RATIO && Math.abs(own / middle - 1) > RATIO * 0.7;
         ratio[e] = here ? (ratio[e] as number) + STEP_S : Math.max(0, (ratio[e] as number) - STEP_S);
-        if ((ratio[e] as number) > RATIO_FOR) once(i, end, '62');
+        if (ratio[e] > RATIO_FOR) once(i, end, '62');
       }
       if (
         (drive.push[i] as number) < -0.5 &&

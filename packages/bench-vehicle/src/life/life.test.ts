@@ -8,11 +8,12 @@ import { testDrive } from '../controller/use.ts';
 import { endsOf, type End } from '../vehicle/build.ts';
 import type { BenchVehicle } from '../vehicle/benchVehicle.ts';
 import { soundVehicle } from '../tests/soundVehicle.ts';
+import { copyOf } from '../vehicle/copyOf.ts';
 import { drawLife } from './drawLife.ts';
 
 const lives = Array.from({ length: 40 }, (_, i) => drawLife(5000 + i));
 const curedBy = (vehicle: BenchVehicle, mend: (v: BenchVehicle) => void): boolean => {
-  const copy = structuredClone(vehicle);
+  const copy = copyOf(vehicle);
   mend(copy);
   clearCodes(copy);
   useForWeeks(copy, randomFrom(1));
@@ -33,7 +34,7 @@ describe('lives', () => {
   });
   test('what befell it is what is wrong: a corner nothing befell has no code of its own that a drive writes', () => {
     for (const { vehicle, befell } of lives) {
-      const copy = structuredClone(vehicle);
+      const copy = copyOf(vehicle);
       clearCodes(copy);
       useForWeeks(copy, randomFrom(2));
       const struck = new Set(befell.map(([, end]) => end));

@@ -66,7 +66,9 @@ export const watchSpeeds = (vehicle: BenchVehicle, driven: Driven, drive: Drive,
     if (ref < 2.5) continue;
     const lost = own < 0.3 * ref;
     const straight = Math.abs(drive.yaw[i] as number) < 0.03;
-    if (ref < 9) {
+    // Below walking pace every coil is lost.
+    if (ref < 6) continue;
+    if (ref < 11) {
       slow++;
       if (lost) slowLost++;
     } else if (ref > 15) {

@@ -24,6 +24,8 @@ export interface Judged {
   readonly echoesOnly: boolean;
   readonly shared: { readonly module: number; readonly supply: number };
   readonly verdict: Verdict;
+  /** The rule of the verdict that spoke. */
+  readonly rule: string;
   readonly plan: Plan;
 }
 
@@ -42,7 +44,7 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const echoesOnly =
     codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');
   const shared = { module: whole.chance('module', null), supply: whole.chance('supply', null) };
-  const { verdict, plan } = decide({
+  const { verdict, plan, rule } = decide({
     docket: filled,
     wheelEnd,
     names: d.names,
@@ -58,5 +60,5 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
     currency: knowledge.currency,
     a,
   });
-  return { d, causes, plans, main, echoesOnly, shared, verdict, plan };
+  return { d, causes, plans, main, echoesOnly, shared, verdict, rule, plan };
 };

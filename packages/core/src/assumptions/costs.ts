@@ -233,6 +233,12 @@ export const COSTS: JudgementTable = {
     [1, 18],
     'At so many wheel ends, the likeliest, the plan looks so far ahead; the others are priced with one step until they are named: nobody begins at the third.',
   ),
+  'plan.build-decides': judgement(
+    0.6,
+    'probability',
+    [0, 1],
+    'Where a wheel end would be handed on, one asks first how it is built if the answer lets so many be mended here.',
+  ),
   'plan.check-floor': judgement(
     20,
     'money',

@@ -4,6 +4,7 @@ export type { Architecture } from '../diagnosis/architecture.ts';
 export { bareKnowledge } from '../advice/knowledge.ts';
 export { judge, type Judged } from '../advice/judge.ts';
 export { chooseDeed, WAYS_TO_WORK, type WayToWork } from '../practice/chooseDeed.ts';
+export type { Deed } from '../practice/benchCard.ts';
 export { cornerCode } from '../practice/cornerCode.ts';
 export { partsAt } from '../offers/fixes.ts';
 export { outlayOf } from '../offers/outlay.ts';

@@ -37,3 +37,34 @@ export const askWorth = (
   }, 0);
   return Math.max(0, now - knowing - a.get('ask.minutes') * perMinute);
 };
+
+/** What knowing how a wheel end is built would do for the decision there. */
+export interface KnownBuild {
+  /** What it saves on average, the asking not yet paid. Money. */
+  readonly saves: number;
+  /** Chance that something would then be fitted or done here, where now it would be handed on. */
+  readonly fixes: number;
+}
+
+/** The decision at a wheel end, had one been told how it is built: each way planned for itself, weighed by its chance. */
+export const knownBuild = ({ corner, solve, depth: planned }: BuiltPlan): KnownBuild => {
+  const depth = Math.min(STEPS, planned);
+  const byBuild = new Map<Architecture, number[]>();
+  for (const { p, architecture, at } of corner.truths) {
+    const belief = byBuild.get(architecture) ?? new Array<number>(corner.problem.belief.length).fill(0);
+    belief[at] = (belief[at] ?? 0) + p;
+    byBuild.set(architecture, belief);
+  }
+  const now = solve.best(solve.start, depth).value;
+  let knowing = 0;
+  let fixes = 0;
+  let number = 0;
+  for (const belief of byBuild.values()) {
+    const chance = belief.reduce((total, p) => total + p, 0);
+    const told = { ...solve.start, belief: belief.map((p) => p / chance), key: `build ${number++}` };
+    const { value, choice } = solve.best(told, depth);
+    knowing += chance * value;
+    if (choice.kind !== 'refer') fixes += chance;
+  }
+  return { saves: Math.max(0, now - knowing), fixes };
+};

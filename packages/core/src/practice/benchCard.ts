@@ -10,6 +10,8 @@ export type Deed =
   | { kind: 'check'; check: CheckName; at: WheelEnd | null }
   | { kind: 'parts'; parts: readonly PartClass[]; at: WheelEnd }
   | { kind: 'work'; work: Work; at: WheelEnd | null }
+  /** Looks up, or asks, how a wheel end is built. */
+  | { kind: 'ask'; at: WheelEnd }
   | { kind: 'refer' };
 
 /** What the card sees of the job. */

@@ -1,4 +1,5 @@
 import { judge } from '../advice/judge.ts';
+import { howBuiltFirst } from '../advice/verdict/planRule.ts';
 import type { Knowledge } from '../advice/knowledge.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import { partsAt } from '../offers/fixes.ts';
@@ -70,7 +71,7 @@ const byHabit = (order: readonly PartClass[], standing: Standing): Deed => {
   return part ? { kind: 'parts', parts: [part], at: corner } : { kind: 'refer' };
 };
 const ours = (everything: boolean, { docket, tried, knowledge }: Standing): Deed => {
-  const { verdict, main } = judge(docket, knowledge);
+  const { verdict, main, rule } = judge(docket, knowledge);
   const plan = main?.plan ?? null;
   const fresh = (deed: Deed): boolean =>
     deed.kind === 'parts'
@@ -79,7 +80,9 @@ const ours = (everything: boolean, { docket, tried, knowledge }: Standing): Deed
         ? !tried.has(`work:${deed.work}`)
         : deed.kind === 'check'
           ? !(deed.at ? tried.has(`${deed.check}@${deed.at}`) : tried.has(deed.check))
-          : true;
+          : deed.kind === 'ask'
+            ? !tried.has(`ask@${deed.at}`)
+            : true;
   const next = plan?.corner.checks.find(({ check: each }) => !tried.has(`${each}@${plan.wheelEnd}`));
   if (everything && plan && next) return { kind: 'check', check: next.check, at: plan.wheelEnd };
   const options: Deed[] = [];
@@ -87,6 +90,7 @@ const ours = (everything: boolean, { docket, tried, knowledge }: Standing): Deed
     fix.kind === 'part'
       ? { kind: 'parts', parts: [fix.part, ...fix.with], at: plan?.wheelEnd ?? '' }
       : { kind: 'work', work: fix.work, at: plan?.wheelEnd ?? null };
+  if (rule === howBuiltFirst.name && verdict.wheelEnd) options.push({ kind: 'ask', at: verdict.wheelEnd });
   if (verdict.action === 'check' && verdict.check && !(everything && plan))
     options.push({ kind: 'check', check: verdict.check, at: verdict.wheelEnd });
   if (verdict.action === 'sell' && verdict.part && verdict.wheelEnd)

@@ -167,6 +167,19 @@ export const playJob = (
       history: [...(docket.history ?? []), ...events],
     };
   };
+  /** Who asks is told: it stands in the papers, or one sees it. */
+  const ask = (at: WheelEnd) => {
+    tried.add(`ask@${at}`);
+    minutes += prices.get('ask.minutes');
+    cost += (prices.get('ask.minutes') / 60) * rates.labour;
+    docket = {
+      ...docket,
+      vehicle: {
+        ...docket.vehicle,
+        wheelEnds: { ...docket.vehicle?.wheelEnds, [at.slice(0, 2)]: { ...job.architectureOf(at) } },
+      },
+    };
+  };
   const outlayAt = (part: PartClass, wheelEnd: WheelEnd) =>
     outlayOf(part, {
       wheelEnd,
@@ -249,7 +262,8 @@ export const playJob = (
       knowledge,
     });
     if (deed.kind === 'refer') break;
-    if (deed.kind === 'check') check(deed.check, deed.at);
+    if (deed.kind === 'ask') ask(deed.at);
+    else if (deed.kind === 'check') check(deed.check, deed.at);
     else if (deed.kind === 'parts') fit(deed.parts, deed.at);
     else workOn(deed.work, deed.at);
     if (cured()) return { cost, wrongParts, visits, minutes };

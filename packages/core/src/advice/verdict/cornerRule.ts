@@ -2,6 +2,7 @@ import { partsWhere, RENEWED } from '../../partKinds/partData.ts';
 import type { CheckName } from '../../vocabulary/check.ts';
 import { complaintsNow } from '../../vocabulary/complaints.ts';
 import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
+import { tellingCheck } from './tellingCheck.ts';
 import { capital, place, type Rule, stepFor, verdict } from './situation.ts';
 
 /** Checks by hand, in the order a mechanic makes them who has no reader. */
@@ -13,7 +14,8 @@ const BY_HAND: readonly CheckName[] = [
   'visual.ring',
   'meter.resistance',
 ];
-const BY_READER: readonly CheckName[] = ['live', 'clear-and-drive', 'visual.connector'];
+/** What a reader tells of all wheels at once; then each wheel is looked at. */
+const BY_READER: readonly CheckName[] = ['live'];
 const WORK_AT_A_WHEEL: ReadonlySet<string> = new Set([
   'brake-work',
   'suspension-work',
@@ -45,7 +47,11 @@ export const findTheCorner: Rule = {
         : hums
           ? ['bearing.play', 'bearing.noise', ...BY_READER]
           : BY_READER;
-    const check = order.find((each) => !done.has(each)) ?? 'visual.connector';
+    const coded = (docket.codes ?? []).length > 0 && !done.has('clear-and-drive');
+    const check =
+      order.find((each) => !done.has(each)) ??
+      (coded && !byHand ? 'clear-and-drive' : tellingCheck(s.causes, docket.checks ?? [], s.a)) ??
+      'visual.connector';
     const conflict = s.conflicts[0];
     const at = byHand ? (worked?.wheelEnd ?? null) : null;
     const sentence = conflict
@@ -60,7 +66,11 @@ export const findTheCorner: Rule = {
               ? `Find the corner by hand: ${CHECK_IN_WORDS[check]} at each, both sides of an axle against each other.`
               : hums
                 ? `Something growls: ${CHECK_IN_WORDS[check]} at each, lifted, before anything is driven.`
-                : 'Find the corner first: compare the live wheel speeds, or read the brake controller.';
+                : check === 'live'
+                  ? 'Find the corner first: compare the live wheel speeds, or read the brake controller.'
+                  : check === 'clear-and-drive'
+                    ? 'Find the corner first: clear the codes, drive, and read which comes back.'
+                    : `The speeds did not tell the corner: ${CHECK_IN_WORDS[check]} at each wheel, both sides of an axle against each other.`;
     return {
       verdict: verdict(s, {
         action: 'check',

@@ -4,7 +4,7 @@ import type { Plan, Verdict } from '../../vocabulary/advice.ts';
 import { CHECK_IN_WORDS } from '../../vocabulary/inWords.ts';
 import { findTheCorner } from './cornerRule.ts';
 import { brakesFirst, rockFirst, unsafeWheel, whichWheel } from './dangerRules.ts';
-import { asPlanned } from './planRule.ts';
+import { asPlanned, howBuiltFirst } from './planRule.ts';
 import { brakeLamp, controllerFailed, supplyFirst } from './sharedRules.ts';
 import type { Rule, Said, Situation } from './situation.ts';
 
@@ -18,23 +18,27 @@ const RULES: readonly Rule[] = [
   brakeLamp,
   findTheCorner,
   rockFirst,
+  howBuiltFirst,
   asPlanned,
 ];
 
-/** Turns the solved plan into the one sentence to say aloud: the first rule that applies. */
-export const decide = (s: Situation): { verdict: Verdict; plan: Plan } => {
+/** Turns the solved plan into the one sentence to say aloud: the first rule that applies, and which. */
+export const decide = (s: Situation): { verdict: Verdict; plan: Plan; rule: string } => {
   const { plan } = s;
   let said: Said | null = null;
   let saysSafety = false;
+  let spoke = '';
   for (const rule of RULES) {
     said = rule.says(s);
     saysSafety = rule.saysSafety === true;
+    spoke = rule.name;
     if (said) break;
   }
   if (!said) throw new Error('no rule of the verdict applies: the corner rule must');
   const { check } = said.verdict;
   const safety = saysSafety ? [] : mustBeSaid(s.docket, s.dangers, s.docket.wheelEnd ?? null, s.names);
   return {
+    rule: spoke,
     verdict: { ...said.verdict, also: [...said.verdict.also, ...safety] },
     plan: {
       worth: said.worth ?? 0,

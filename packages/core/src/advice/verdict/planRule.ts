@@ -1,6 +1,7 @@
 import { partsThat } from '../../partKinds/partData.ts';
 import type { Assumptions } from '../../assumptions/assumptions.ts';
 import { WORK_IN_WORDS } from '../../offers/fixes.ts';
+import { knownBuild } from '../../plan/askWorth.ts';
 import type { BuiltPlan, FixOutcome } from '../../plan/buildPlan.ts';
 import { isAlone, type Fix, type PartFix } from '../../plan/fixesAt.ts';
 import { fixInWords, partsInWords } from '../../plan/planTree.ts';
@@ -136,6 +137,38 @@ export const asPlanned: Rule = {
         also: [...even, ...lamp],
       }),
       step: plan.step,
+    };
+  },
+};
+
+/**
+ * What is wrong may be all but certain and the part still unknown: which one brings it depends on how the vehicle is built.
+ * Then one asks, or looks it up; handing a cracked ring to another workshop for diagnosis would be dear and slow.
+ */
+export const howBuiltFirst: Rule = {
+  name: 'how it is built',
+  says: (s) => {
+    const { plan, a, wheelEnd: end } = s;
+    if (!plan || end === null || plan.choice.kind !== 'refer') return null;
+    const { saves, fixes } = knownBuild(plan);
+    if (saves < a.get('plan.tie') || fixes < a.get('plan.build-decides')) return null;
+    const likely = likelyPart(plan);
+    return {
+      verdict: verdict(s, {
+        action: 'check',
+        // Where the target sits is seen at the ring; whether the sensor is built in, at the sensor.
+        check: plan.corner.states.some(({ state }) => state.includes('ring'))
+          ? 'visual.ring'
+          : 'visual.sensor',
+        part: likely?.part ?? null,
+        sentence: `${capital(place(s, end))}: first find out how it is built there, then sell. Which part brings the cure depends on it.`,
+        because: [
+          wordedCauses(s, end),
+          `look it up by the plate, or see where the sensor and its target sit: it saves about ${moneyInWords(tens(saves), s.currency)} on this job`,
+        ].filter(Boolean),
+      }),
+      step: plan.step,
+      worth: saves,
     };
   },
 };
