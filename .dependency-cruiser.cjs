@@ -67,7 +67,8 @@ module.exports = {
     },
     {
       name: 'bench-vehicle-knows-no-advice',
-      comment: 'A vehicle whose faults follow from physics must not learn from the tables it tries: seeded chance alone.',
+      comment:
+        'A vehicle whose faults follow from physics must not learn from the tables it tries: seeded chance alone.',
       severity: 'error',
       from: { path: '^packages/bench-vehicle/', pathNot: '\\.test\\.ts$' },
       to: {
