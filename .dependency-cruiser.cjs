@@ -63,7 +63,7 @@ module.exports = {
       name: 'core-knows-no-other-package',
       severity: 'error',
       from: { path: '^packages/core/' },
-      to: { path: '^packages/(server|web|cli|bench-vehicle|practice)/' },
+      to: { path: '^packages/(server|web|cli|bench-vehicle|practice|devices|stand-ins)/' },
     },
     {
       name: 'bench-vehicle-knows-no-advice',
@@ -77,22 +77,35 @@ module.exports = {
       },
     },
     {
+      name: 'devices-know-nothing-of-ours',
+      comment: 'The client of a device is what a real one would meet: standards, not our vehicle.',
+      severity: 'error',
+      from: { path: '^packages/devices/' },
+      to: { path: '^packages/', pathNot: '^packages/devices/' },
+    },
+    {
+      name: 'stand-ins-know-bench-and-standards',
+      severity: 'error',
+      from: { path: '^packages/stand-ins/' },
+      to: { path: '^packages/(server|web|cli|practice)/' },
+    },
+    {
       name: 'practice-knows-core-and-the-bench-vehicle',
       severity: 'error',
       from: { path: '^packages/practice/' },
-      to: { path: '^packages/(server|web|cli)/' },
+      to: { path: '^packages/(server|web|cli|devices|stand-ins)/' },
     },
     {
       name: 'web-knows-only-core',
       severity: 'error',
       from: { path: '^packages/web/' },
-      to: { path: '^packages/(server|cli|bench-vehicle|practice)/' },
+      to: { path: '^packages/(server|cli|bench-vehicle|practice|devices|stand-ins)/' },
     },
     {
       name: 'server-knows-only-core',
       severity: 'error',
       from: { path: '^packages/server/' },
-      to: { path: '^packages/(web|cli|bench-vehicle|practice)/' },
+      to: { path: '^packages/(web|cli|bench-vehicle|practice|stand-ins)/' },
     },
     {
       name: 'cli-knows-core-and-the-keeping-of-data',

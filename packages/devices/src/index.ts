@@ -1,0 +1,24 @@
+export { DeviceTrouble, type TroubleKind } from './wire/deviceTrouble.ts';
+export {
+  openReader,
+  readAll,
+  USUAL_PATIENCE,
+  type Controller,
+  type Patience,
+  type ReadAll,
+  type ReadCode,
+  type Reader,
+  type Where,
+} from './reader/reader.ts';
+export {
+  judgeReadings,
+  numberOf,
+  openMeter,
+  OVERLOAD,
+  QUERIES,
+  type Meter,
+  type Reading,
+} from './meter/meter.ts';
+export { encodeFrame, encodeMessage, frameCutter, messageOf, TYPE, type Frame } from './doip/frames.ts';
+export { codeBytes, codeText } from './uds/codes.ts';
+export * as uds from './uds/services.ts';

@@ -1,0 +1,212 @@
+import { afterEach, describe, expect, test } from '@jest/globals';
+import type { AddressInfo, Server } from 'node:net';
+import { createServer } from 'node:net';
+import {
+  codeBytes,
+  codeText,
+  DeviceTrouble,
+  encodeFrame,
+  frameCutter,
+  judgeReadings,
+  numberOf,
+  openMeter,
+  openReader,
+  readAll,
+  type Controller,
+} from '@hardy/devices';
+import fc from 'fast-check';
+import { ADDRESS, BenchStation, meterStand, readerStand, type Mischief } from './index.ts';
+
+const CONTROLLERS: readonly Controller[] = [
+  { name: 'Brakes', address: ADDRESS.brakes },
+  { name: 'Engine', address: ADDRESS.engine },
+  { name: 'Gearbox', address: ADDRESS.gearbox },
+];
+const [BRAKES] = CONTROLLERS as [Controller];
+const HURRY = { connectMs: 500, answerMs: 250, pendingMs: 700 };
+
+const open: Server[] = [];
+const listen = (server: Server): Promise<{ host: string; port: number }> =>
+  new Promise((resolve) => {
+    open.push(server);
+    server.listen(0, '127.0.0.1', () =>
+      resolve({ host: '127.0.0.1', port: (server.address() as AddressInfo).port }),
+    );
+  });
+afterEach(() => {
+  for (const server of open.splice(0)) server.close();
+});
+const reader = async (station: BenchStation, mischief: Mischief = {}, clock?: () => number) =>
+  openReader(await listen(readerStand(station, mischief, clock)), HURRY);
+const trouble = async (act: Promise<unknown>): Promise<DeviceTrouble> => {
+  const error = await act.then(
+    () => null,
+    (thrown: unknown) => thrown,
+  );
+  expect(error).toBeInstanceOf(DeviceTrouble);
+  return error as DeviceTrouble;
+};
+
+describe('codes and frames', () => {
+  test('a code is three bytes and back', () => {
+    expect(codeBytes('C0031-13')).toEqual([0x40, 0x31, 0x13]);
+    expect(codeBytes('U0415')).toEqual([0xc4, 0x15, 0]);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 0xffff }),
+        fc.integer({ min: 0, max: 255 }),
+        (number, failure) => {
+          expect(codeBytes(codeText(number >> 8, number & 0xff, failure))).toEqual([
+            number >> 8,
+            number & 0xff,
+            failure,
+          ]);
+        },
+      ),
+    );
+  });
+  test('frames come out whole however the bytes are cut', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.uint8Array({ maxLength: 40 }), { maxLength: 5 }),
+        fc.array(fc.integer({ min: 1, max: 30 }), { minLength: 1, maxLength: 60 }),
+        (payloads, cuts) => {
+          const bytes = payloads.flatMap((payload) => [...encodeFrame({ type: 0x8001, payload })]);
+          const cutter = frameCutter('reader');
+          const out = [];
+          let at = 0;
+          for (let i = 0; at < bytes.length; i++) {
+            const next = at + (cuts[i % cuts.length] as number);
+            out.push(...cutter.push(Uint8Array.from(bytes.slice(at, next))));
+            at = next;
+          }
+          expect(out.map(({ payload }) => [...payload])).toEqual(payloads.map((payload) => [...payload]));
+        },
+      ),
+    );
+  });
+  test.each([
+    ['+1.25000000E+03', 1250],
+    ['-.5', -0.5],
+    ['12.', 12],
+    ['abc', null],
+    ['', null],
+    ['1e9999', null],
+    ['0x10', null],
+  ])('%j is a number of a meter, or none', (text, value) => expect(numberOf(text)).toBe(value));
+  test('readings: steady, running, beyond the range', () => {
+    expect(judgeReadings([1200, 1204, 1198, 1201, 1200])).toMatchObject({ is: 'steady' });
+    expect(judgeReadings([1200, 400, 3000, 90, 700])).toMatchObject({ is: 'unstable', from: 90 });
+    expect(judgeReadings([9.9e37, 9.9e37])).toEqual({ is: 'overload' });
+    expect(judgeReadings([1200, 9.9e37])).toMatchObject({ is: 'unstable', to: Infinity });
+  });
+});
+
+describe('a reader on the bench', () => {
+  test('reads every controller, the echo beside the root', async () => {
+    const station = new BenchStation(11);
+    const device = await reader(station);
+    const steps: number[] = [];
+    const { codes, read, unread } = await readAll(device, CONTROLLERS, (done) => steps.push(done));
+    expect(steps).toEqual([1, 2, 3]);
+    expect(read).toEqual(['Brakes', 'Engine', 'Gearbox']);
+    expect(unread).toEqual([]);
+    expect(codes.filter(({ module }) => module === 'Brakes')).toHaveLength(
+      station.vehicle.memory.troubles.length,
+    );
+    device.close();
+  });
+
+  test('shows speeds of a drive as they go, and refuses to clear while it moves', async () => {
+    let now = 1000;
+    const station = new BenchStation(11);
+    const device = await reader(station, {}, () => now);
+    expect(await device.wheelSpeeds(BRAKES)).toEqual([0, 0, 0, 0]);
+    station.startDrive(now);
+    now += 8000;
+    const speeds = await device.wheelSpeeds(BRAKES);
+    expect(speeds).toHaveLength(4);
+    expect(Math.max(...speeds)).toBeGreaterThan(3);
+    expect((await trouble(device.clearCodes(BRAKES))).message).toMatch(/standing still/);
+    now += 1e6;
+    await device.clearCodes(BRAKES);
+    expect(await device.supply(BRAKES)).toBeGreaterThan(9);
+    device.close();
+  });
+
+  test('a controller that is silent or not there does not keep the others from being read', async () => {
+    const device = await reader(new BenchStation(11), { silent: [ADDRESS.engine] });
+    const { read, unread } = await readAll(device, [...CONTROLLERS, { name: 'Doors', address: 0x1099 }]);
+    expect(read).toEqual(['Brakes', 'Gearbox']);
+    expect(unread.map(({ name }) => name)).toEqual(['Engine', 'Doors']);
+    device.close();
+  });
+
+  test('slow answers and answers in pieces are waited for', async () => {
+    const device = await reader(new BenchStation(11), { pending: 3, dribbles: true });
+    expect((await readAll(device, CONTROLLERS)).read).toHaveLength(3);
+    device.close();
+  });
+
+  test.each([
+    ['garbage', { garbage: true }, 'garbage'],
+    ['a pulled cable', { hangsUpAfter: 0 }, 'gone'],
+  ] as const)('%s is told, and nothing hangs', async (_, mischief, kind) => {
+    const device = await reader(new BenchStation(11), mischief);
+    expect((await trouble(readAll(device, CONTROLLERS))).kind).toBe(kind);
+    device.close();
+  });
+
+  test('stop is heeded at once, and nobody there is told', async () => {
+    const device = await reader(new BenchStation(11), { silent: [ADDRESS.brakes] });
+    const stop = new AbortController();
+    setTimeout(() => stop.abort(), 30);
+    expect((await trouble(readAll(device, CONTROLLERS, undefined, stop.signal))).kind).toBe('stopped');
+    device.close();
+    const nobody = await listen(createServer());
+    open.pop()?.close();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect((await trouble(openReader(nobody, HURRY))).kind).toBe('unreachable');
+  });
+
+  test('300 devices that send chance: each ends in clear words', async () => {
+    let seed = 5;
+    const next = () => (seed = (Math.imul(seed, 1103515245) + 12345) >>> 0) >>> 16;
+    const where = await listen(
+      createServer((socket) => {
+        socket.on('error', () => socket.destroy());
+        const bytes = Uint8Array.from({ length: next() % 200 }, () => next() & 0xff);
+        // Half of them begin like a frame.
+        if (next() % 2)
+          bytes.set(
+            encodeFrame({ type: 0x0006, payload: new Uint8Array(9) }).slice(
+              0,
+              Math.min(bytes.length, 8 + (next() % 9)),
+            ),
+          );
+        socket.write(bytes);
+        if (next() % 3) socket.end();
+      }),
+    );
+    for (let i = 0; i < 300; i++) {
+      const error = await trouble(openReader(where, { connectMs: 300, answerMs: 15, pendingMs: 30 }));
+      expect(error.message).toMatch(/^[A-Z].*\.$|\?$/);
+      if (i % 3 === 0) await trouble(openMeter(where, 15));
+    }
+  });
+});
+
+describe('a meter on the bench', () => {
+  test('says who it is and measures what its probes are on', async () => {
+    const station = new BenchStation(11);
+    for (const corner of Object.values(station.vehicle.corners)) corner.sensor.inside = 'sound';
+    station.vehicle.corners.A1R.sensor.inside = 'open';
+    const meter = await openMeter(await listen(meterStand(station)));
+    expect(meter.identity).toMatch(/M1/);
+    expect(await meter.measure('ohms')).toMatchObject({ is: 'steady' });
+    station.probes = { end: 'A1R', turnsPerSecond: 1 };
+    expect(await meter.measure('ohms')).toMatchObject({ is: 'overload' });
+    expect(await meter.measure('voltsDc')).toMatchObject({ is: 'steady' });
+    meter.close();
+  });
+});
