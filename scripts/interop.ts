@@ -1,0 +1,154 @@
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { AddressInfo, Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openMeter, openReader, readAll } from '../packages/devices/src/index.ts';
+import { ADDRESS, BenchStation, meterStand, readerStand } from '../packages/stand-ins/src/index.ts';
+import { writeSection } from './writeSection.ts';
+
+/*
+ * What we say on the wire, read by tools that are not ours, from Debian's packages: where one is missing its line says so
+ * and nothing fails. Use: npm run interop
+ */
+interface Line {
+  readonly what: string;
+  readonly tool: string;
+  readonly found: string;
+  readonly ok: boolean | null;
+}
+const lines: Line[] = [];
+const folder = mkdtempSync(join(tmpdir(), 'interop-'));
+const has = (tool: string): boolean => {
+  try {
+    execFileSync('which', [tool], { stdio: 'ignore' });
+    return true;
+  } catch {
+    return false;
+  }
+};
+const run = (tool: string, args: readonly string[]): string =>
+  execFileSync(tool, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'], timeout: 60_000 });
+const listen = (server: Server, port = 0): Promise<number> =>
+  new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(port, '127.0.0.1', () => resolve((server.address() as AddressInfo).port));
+  });
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const trying = async (what: string, tool: string, act: () => Promise<string> | string) => {
+  if (!has(tool)) {
+    lines.push({ what, tool, found: 'skipped: it is not installed here', ok: null });
+    return;
+  }
+  try {
+    lines.push({ what, tool, found: await act(), ok: true });
+  } catch (error) {
+    lines.push({
+      what,
+      tool,
+      found: error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error),
+      ok: false,
+    });
+  }
+};
+
+/** Port that ISO 13400-2 gives to diagnostics: tools know the traffic by it. */
+const DIAGNOSTICS = 13400;
+const station = new BenchStation(11);
+
+await trying('diagnostic traffic: no malformed frame, the same codes', 'tshark', async () => {
+  const file = join(folder, 'wire.pcapng');
+  const stand = readerStand(station);
+  await listen(stand, DIAGNOSTICS);
+  const capture = spawn('tshark', ['-i', 'lo', '-f', `tcp port ${DIAGNOSTICS}`, '-w', file, '-q'], {
+    stdio: ['ignore', 'ignore', 'pipe'],
+  });
+  await new Promise<void>((resolve) => {
+    capture.stderr.on('data', (said: Buffer) => {
+      if (said.toString().includes('Capturing')) resolve();
+    });
+    setTimeout(resolve, 8000);
+  });
+  await pause(1000);
+  const reader = await openReader({ host: '127.0.0.1', port: DIAGNOSTICS });
+  const controllers = [
+    { name: 'Brakes', address: ADDRESS.brakes },
+    { name: 'Engine', address: ADDRESS.engine },
+    { name: 'Gearbox', address: ADDRESS.gearbox },
+  ];
+  const { codes } = await readAll(reader, controllers);
+  await reader.wheelSpeeds(controllers[0] as (typeof controllers)[number]);
+  await reader.clearCodes(controllers[0] as (typeof controllers)[number]);
+  reader.close();
+  stand.close();
+  await pause(1500);
+  capture.kill('SIGINT');
+  await new Promise((resolve) => capture.on('exit', resolve));
+  const malformed = run('tshark', ['-r', file, '-Y', '_ws.malformed || _ws.expert.severity == error']).trim();
+  if (malformed) throw new Error(`malformed: ${malformed.split('\n')[0] ?? ''}`);
+  const frames = run('tshark', ['-r', file, '-Y', 'doip']).trim().split('\n').filter(Boolean).length;
+  const services = run('tshark', ['-r', file, '-Y', 'uds', '-T', 'fields', '-e', 'uds.sid'])
+    .trim()
+    .split('\n')
+    .filter(Boolean).length;
+  if (frames === 0 || services === 0) throw new Error('nothing was decoded');
+  const whole = run('tshark', ['-r', file, '-Y', 'uds.sid == 0x19', '-V']);
+  const bytes = run('tshark', [
+    '-r',
+    file,
+    '-Y',
+    'uds.sid == 0x19 && doip.source_address == 0x1001',
+    '-T',
+    'fields',
+    '-e',
+    'tcp.payload',
+  ]).replace(/[^0-9a-f]/g, '');
+  for (const { code, module } of codes) {
+    if (module !== 'Brakes') continue;
+    const [base = '', failure = '00'] = code.split('-');
+    const number = (('PCBU'.indexOf(base[0] ?? '') << 14) | parseInt(base.slice(1), 16))
+      .toString(16)
+      .padStart(4, '0');
+    if (!bytes.includes(`${number}${failure.toLowerCase()}`))
+      throw new Error(`${code} is not in what it decoded`);
+  }
+  return `${frames} frames and ${services} services decoded, ${codes.length} codes, ${/Malformed/i.test(whole) ? 'some malformed' : 'none malformed'}`;
+});
+
+await trying('the meter by SCPI: the same reading', 'lxi', async () => {
+  const stand = meterStand(station);
+  const port = await listen(stand);
+  const ask = (text: string): Promise<string> =>
+    new Promise((resolve, reject) => {
+      const asked = spawn('lxi', ['scpi', '--address', '127.0.0.1', '--raw', '--port', String(port), text]);
+      let out = '';
+      asked.stdout.on('data', (said: Buffer) => (out += said.toString()));
+      asked.on('error', reject);
+      asked.on('exit', () => resolve(out.trim()));
+      setTimeout(() => asked.kill(), 10_000);
+    });
+  const identity = await ask('*IDN?');
+  const theirs = Number(await ask('MEAS:VOLT:DC?'));
+  const meter = await openMeter({ host: '127.0.0.1', port });
+  const ours = await meter.measure('voltsDc');
+  meter.close();
+  stand.close();
+  if (identity !== meter.identity) throw new Error(`it says it is "${identity}"`);
+  if (ours.is !== 'steady' || !(Math.abs(theirs - ours.value) < 0.05 * Math.abs(ours.value)))
+    throw new Error(`theirs ${theirs}, ours ${JSON.stringify(ours)}`);
+  return `${identity}: ${theirs.toFixed(3)} V by it, ${ours.value.toFixed(3)} V by us`;
+});
+
+rmSync(folder, { recursive: true, force: true });
+const table = [
+  '| what | read by | found |',
+  '| --- | --- | --- |',
+  ...lines.map(
+    ({ what, tool, found, ok }) =>
+      `| ${what} | \`${tool}\` | ${ok === false ? `**failed**: ${found}` : found} |`,
+  ),
+].join('\n');
+console.log(table);
+if (!process.argv.includes('--dry'))
+  writeSection('formats.md', 'interop', `Made by \`npm run interop\`.\n\n${table}`);
+process.exit(lines.some(({ ok }) => ok === false) ? 1 : 0);
