@@ -247,3 +247,79 @@ describe('what is asked of the build', () => {
     expect(known.questions.map(({ about }) => about)).not.toContain('target');
   });
 });
+
+describe('how it is built', () => {
+  const unknown = (checks: Check[], more: object = {}): Docket =>
+    docket({
+      vehicle: {
+        axles: 2,
+        buildDate: '2012',
+        wheelEnds: { A1: { sensor: 'passive', mounting: 'separate', ...more }, A2: RING },
+      },
+      codes: [code('C0034-2F')],
+      symptoms: ['lamp.abs', 'abs.activates-when-stopping'],
+      checks,
+    });
+  const cracked = [at('A1R', 'visual.ring', 'cracked')];
+
+  test('a cracked ring whose part depends on the build is not handed on: one finds out first', () => {
+    const { verdict } = told(unknown(cracked));
+    expect(verdict).toMatchObject({ action: 'check', check: 'visual.ring', wheelEnd: 'A1R', cause: 'ring' });
+    expect(verdict.sentence).toMatch(/how it is built/);
+    expect(verdict.because.join()).toMatch(/saves about/);
+  });
+
+  test('once it is known, that part is sold, whichever it is', () => {
+    const sold = (more: object) => told(unknown(cracked, more)).verdict;
+    expect(sold({ target: 'ring-on-hub', ringSoldAlone: true })).toMatchObject({
+      action: 'sell',
+      part: 'tone-ring',
+    });
+    expect(sold({ target: 'ring-on-shaft', ringSoldAlone: false })).toMatchObject({
+      action: 'sell',
+      part: 'axle-shaft',
+    });
+    expect(sold({ target: 'ring-on-hub', ringSoldAlone: false })).toMatchObject({
+      action: 'sell',
+      part: 'hub-assembly',
+    });
+  });
+});
+
+describe('the corner, after the speeds did not tell', () => {
+  const ends = ['A1L', 'A1R', 'A2L', 'A2R'];
+  const normal = ends.map((end) => ({ check: 'live', wheelEnd: end, pattern: 'normal' }) as unknown as Check);
+  const looked = (name: string, result: string) => ends.map((end) => at(end, name, result));
+  const asked = (more: Partial<Docket>) =>
+    told(docket({ reader: 'full', checks: normal, ...more }, RING)).verdict;
+
+  test('what has been compared is not asked for again, and the sentence names what is', () => {
+    const { action, check, sentence } = asked({ symptoms: ['abs.activates-when-stopping'] });
+    expect(action).toBe('check');
+    expect(check).not.toBe('live');
+    expect(sentence).toMatch(/^The speeds did not tell the corner: /);
+    expect(sentence).not.toMatch(/compare the live/);
+  });
+
+  test('codes are cleared and driven before each wheel is looked at', () => {
+    const verdict = asked({
+      symptoms: ['lamp.abs'],
+      codes: [{ module: 'ABS', code: 'C0044', text: 'wheel speed', status: 'stored' }],
+    });
+    expect(verdict.check).toBe('clear-and-drive');
+    expect(verdict.sentence).toMatch(/clear the codes, drive/);
+  });
+
+  test('each look is taken once at every wheel, and it comes to an end', () => {
+    const done = [...normal];
+    const order: string[] = [];
+    for (let i = 0; i < 8; i++) {
+      const { check } = asked({ symptoms: ['abs.activates-when-stopping'], checks: done });
+      if (!check || order.includes(check)) break;
+      order.push(check);
+      done.push(...looked(check, check === 'bearing.play' || check === 'bearing.noise' ? 'none' : 'sound'));
+    }
+    expect(order.length).toBeGreaterThan(3);
+    expect(new Set(order).size).toBe(order.length);
+  });
+});
