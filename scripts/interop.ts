@@ -1,10 +1,19 @@
 import { execFileSync, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import type { AddressInfo, Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openMeter, openReader, readAll } from '../packages/devices/src/index.ts';
+import { chromium } from '@playwright/test';
+import { CHROMIUM_ARGS } from '../e2e/chromiumArgs.ts';
+import {
+  framesOfCodes,
+  openMeter,
+  openReader,
+  readAll,
+  writeFrameLog,
+} from '../packages/devices/src/index.ts';
 import { ADDRESS, BenchStation, meterStand, readerStand } from '../packages/stand-ins/src/index.ts';
+import { caller, hasEnded, isOpen, ownServer } from './ownServer.ts';
 import { writeSection } from './writeSection.ts';
 
 /*
@@ -137,6 +146,111 @@ await trying('the meter by SCPI: the same reading', 'lxi', async () => {
   if (ours.is !== 'steady' || !(Math.abs(theirs - ours.value) < 0.05 * Math.abs(ours.value)))
     throw new Error(`theirs ${theirs}, ours ${JSON.stringify(ours)}`);
   return `${identity}: ${theirs.toFixed(3)} V by it, ${ours.value.toFixed(3)} V by us`;
+});
+
+await trying('a frame log of trailer codes', '/usr/bin/python3', () => {
+  const file = join(folder, 'trailer.log');
+  const codes = [789, 790, 791].map((spn) => ({
+    source: 0x0b,
+    spn,
+    fmi: 5,
+    count: 2,
+    status: 'active' as const,
+  }));
+  const frames = framesOfCodes(codes, 0x0b, 'active');
+  writeFileSync(file, writeFrameLog(frames));
+  const reader =
+    'import can,sys; print(";".join("%X#%s" % (m.arbitration_id, m.data.hex().upper()) for m in can.CanutilsLogReader(sys.argv[1])))';
+  const theirs = run('/usr/bin/python3', ['-c', reader, file]).trim();
+  const ours = frames
+    .map(
+      ({ id, data }) => `${id.toString(16).toUpperCase()}#${Buffer.from(data).toString('hex').toUpperCase()}`,
+    )
+    .join(';');
+  if (theirs !== ours) throw new Error(`it reads ${theirs}`);
+  return `${frames.length} frames read by python-can, the same identifiers and bytes`;
+});
+
+const PORT = 4790;
+const database = join(folder, 'shop.sqlite');
+const server = ownServer({
+  root: join(import.meta.dirname, '..'),
+  port: PORT,
+  database,
+  demo: true,
+  backups: join(folder, 'backups'),
+});
+await isOpen(server);
+const address = `http://127.0.0.1:${PORT}`;
+const api = caller(`${address}/api`);
+const browser = await chromium.launch({
+  executablePath: process.env.HARDY_CHROMIUM ?? '/usr/bin/chromium',
+  args: CHROMIUM_ARGS,
+});
+try {
+  const page = await (await browser.newContext({ deviceScaleFactor: 3 })).newPage();
+  await trying('every label of a bin, from a picture', 'zbarimg', async () => {
+    const parts = await api<Array<{ number: string }>>('GET', '/parts');
+    const numbers = parts.slice(0, 12).map(({ number }) => number);
+    await page.goto(`${address}/shelf/labels?numbers=${numbers.join(',')}`);
+    await page
+      .locator('.barcode')
+      .nth(numbers.length - 1)
+      .waitFor();
+    await page.waitForLoadState('networkidle');
+    const file = join(folder, 'labels.png');
+    await page.screenshot({ path: file, fullPage: true });
+    const seen = new Set(run('zbarimg', ['-q', '--raw', file]).trim().split('\n'));
+    const missing = numbers.filter((number) => !seen.has(number));
+    if (missing.length > 0) throw new Error(`not read: ${missing.join(', ')}`);
+    return `${numbers.length} of ${numbers.length} part numbers, ${seen.size} codes in all`;
+  });
+  const { dockets } = await api<{ dockets: Array<{ id: string; number: string }> }>(
+    'GET',
+    '/dockets?limit=1',
+  );
+  const [docket] = dockets;
+  if (!docket) throw new Error('the demo has no docket');
+  await page.goto(`${address}/docket/${docket.id}/sheet`);
+  await page.locator('.barcode').first().waitFor();
+  await trying('the code of a sheet, from a picture', 'zbarimg', async () => {
+    const file = join(folder, 'sheet.png');
+    await page.screenshot({ path: file, fullPage: true });
+    const seen = run('zbarimg', ['-q', '--raw', file]).trim();
+    if (!seen.includes(docket.number)) throw new Error(`it reads "${seen}"`);
+    return seen.split('\n').join(', ');
+  });
+  await trying('the text of a sheet, from its PDF', 'pdftotext', async () => {
+    const file = join(folder, 'sheet.pdf');
+    const heading = await page.locator('main h1, main h2').allInnerTexts();
+    await page.pdf({ path: file, format: 'A4' });
+    const text = run('pdftotext', [file, '-']).replace(/\s+/g, ' ');
+    const missing = heading
+      .map((each) => each.replace(/\s+/g, ' ').trim())
+      .filter((each) => each && !text.toLowerCase().includes(each.toLowerCase()));
+    if (!text.includes(docket.number)) throw new Error('the number of the docket is not in it');
+    return `${text.length} characters, the docket's number among them, ${heading.length - missing.length} of ${heading.length} headings`;
+  });
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+  await hasEnded(server);
+}
+await trying('a backup is sound', 'sqlite3', () => {
+  execFileSync(
+    'npx',
+    ['tsx', 'packages/cli/src/main.ts', 'backup', '--database', database, '--to', join(folder, 'kept')],
+    { stdio: 'ignore' },
+  );
+  const files = readdirSync(join(folder, 'kept'), { recursive: true, encoding: 'utf8' }).filter((name) =>
+    name.endsWith('.sqlite'),
+  );
+  if (files.length === 0) throw new Error('no database in the backup');
+  for (const name of files) {
+    const said = run('sqlite3', [join(folder, 'kept', name), 'PRAGMA integrity_check;']).trim();
+    if (said !== 'ok') throw new Error(`${name}: ${said.split('\n')[0] ?? ''}`);
+  }
+  return `${files.length} files: ok`;
 });
 
 rmSync(folder, { recursive: true, force: true });

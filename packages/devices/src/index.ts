@@ -22,3 +22,5 @@ export {
 export { encodeFrame, encodeMessage, frameCutter, messageOf, TYPE, type Frame } from './doip/frames.ts';
 export { codeBytes, codeText } from './uds/codes.ts';
 export * as uds from './uds/services.ts';
+export { busCodeText, codesOnBus, framesOfCodes, type BusCode } from './j1939/activeCodes.ts';
+export { readFrameLog, writeFrameLog, type BusFrame } from './j1939/frameLog.ts';
