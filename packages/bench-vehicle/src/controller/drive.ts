@@ -20,7 +20,10 @@ const SAG_V = 0.6;
 const MISSING_FROM = 15;
 const MISSING_BELOW = 3;
 const MISSING_FOR = 1.2;
-/** A parted circuit of a coil is noticed by the jump of its signal when it was lost and came back so often. */
+/**
+ * A circuit that parts and closes again so often is intermittent. The small current that a controller sends through a coil is watched
+ * while driving too: a signal that is lost with the circuit whole (a wide gap) is no intermittent circuit.
+ */
 const PARTED_TIMES = 2;
 /** A sample off by such a share of the others above this speed counts one; what counts leaks away by so much a second. */
 const JUMP = 0.18;
@@ -115,7 +118,6 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
   const jumps = ends.map(() => 0);
   const ratio = ends.map(() => 0);
   const losses = ends.map(() => 0);
-  const lost = ends.map(() => false);
   const told = new Set<string>();
   /** Once a wheel is written down, the controller no longer tests it in this drive. */
   const given = new Set<End>();
@@ -141,16 +143,13 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
       const off = reference > 0 ? own / reference - 1 : 0;
       if (reference > MISSING_FROM && own < MISSING_BELOW) {
         missing[e] = (missing[e] as number) + STEP_S;
-        if (missing[e] > MISSING_FOR) once(i, end, '31');
-        lost[e] = true;
-      } else {
-        missing[e] = 0;
-        // Lost and back while the others went on: somewhere it comes and goes.
-        if (lost[e] && reference > MISSING_FROM) {
-          losses[e] = (losses[e] as number) + 1;
-          if (losses[e] >= PARTED_TIMES) once(i, end, '1F');
-        }
-        lost[e] = false;
+        if ((missing[e]) > MISSING_FOR) once(i, end, '31');
+      } else missing[e] = 0;
+      // The circuit closes again after it was parted.
+      const { parted } = signals.get(end) as WheelSignal;
+      if (i > 0 && parted[i - 1] === 1 && parted[i] === 0) {
+        losses[e] = (losses[e] as number) + 1;
+        if (losses[e] >= PARTED_TIMES) once(i, end, '1F');
       }
       jumps[e] = Math.max(0, (jumps[e] as number) - JUMP_LEAKS * STEP_S);
       const before = i > 0 ? ((kmh[e] as Float32Array)[i - 1] as number) : own;
