@@ -11,6 +11,8 @@ import { traceMemory } from './traceMemory.ts';
 import { catalogueTimes } from './catalogueTimes.ts';
 import { shopOfYears } from './shopOfYears.ts';
 import { deskLoad } from './deskLoad.ts';
+import { nineAxles } from './nineAxles.ts';
+import { vehicleTimes } from './vehicleTimes.ts';
 import { learningTimes } from './learningTimes.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
@@ -46,6 +48,12 @@ say(
   measure(() => advise(crowded, knowledge), 5, 1),
   'target within 5 x the full docket',
 );
+say(
+  'advise, nine axles, 440 codes on all wheels',
+  measure(() => advise(nineAxles, knowledge), 5, 1),
+  'target within 5 x the full docket',
+);
+say('a bench vehicle lived and driven', vehicleTimes(), 'target within 2 x the full docket');
 const inference = posteriorTimes();
 say('posterior, full docket', inference.exact, 'target p95 under 10 ms');
 process.stdout.write(
