@@ -143,7 +143,7 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
       const off = reference > 0 ? own / reference - 1 : 0;
       if (reference > MISSING_FROM && own < MISSING_BELOW) {
         missing[e] = (missing[e] as number) + STEP_S;
-        if ((missing[e]) > MISSING_FOR) once(i, end, '31');
+        if (missing[e] > MISSING_FOR) once(i, end, '31');
       } else missing[e] = 0;
       // The circuit closes again after it was parted.
       const { parted } = signals.get(end) as WheelSignal;
