@@ -83,6 +83,7 @@ export function DocketScreen() {
       (question) =>
         question.answers.length > 0 &&
         (corner === null ||
+          (advice.verdict.action === 'check' && advice.plan.next === null) ||
           question.about.startsWith('reading:') ||
           question.about.startsWith('doubt:') ||
           ['steeringSide', 'trafficSide', 'axle', 'side'].includes(question.about)),

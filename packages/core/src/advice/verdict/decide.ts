@@ -58,7 +58,11 @@ export const decide = (s: Situation): { verdict: Verdict; plan: Plan; rule: stri
             expectedCost: s.other.step.expectedCost,
           }
         : null,
-      next: check ? guideFor(check, plan?.minutes(check) ?? s.a.get(`check.minutes.${check}`)) : null,
+      // What is asked for is an answer, not another look.
+      next:
+        check && spoke !== howBuiltFirst.name
+          ? guideFor(check, plan?.minutes(check) ?? s.a.get(`check.minutes.${check}`))
+          : null,
     },
   };
 };

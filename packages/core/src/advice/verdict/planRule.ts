@@ -16,6 +16,7 @@ import {
   place,
   type Rule,
   type Situation,
+  stepFor,
   tens,
   verdict,
   wordedCauses,
@@ -153,13 +154,14 @@ export const howBuiltFirst: Rule = {
     const { saves, fixes } = knownBuild(plan);
     if (saves < a.get('plan.tie') || fixes < a.get('plan.build-decides')) return null;
     const likely = likelyPart(plan);
+    const check = plan.corner.states.some(({ state }) => state.includes('ring'))
+      ? 'visual.ring'
+      : 'visual.sensor';
     return {
       verdict: verdict(s, {
         action: 'check',
         // Where the target sits is seen at the ring; whether the sensor is built in, at the sensor.
-        check: plan.corner.states.some(({ state }) => state.includes('ring'))
-          ? 'visual.ring'
-          : 'visual.sensor',
+        check,
         part: likely?.part ?? null,
         sentence: `${capital(place(s, end))}: first find out how it is built there, then sell. Which part brings the cure depends on it.`,
         because: [
@@ -167,7 +169,7 @@ export const howBuiltFirst: Rule = {
           `look it up by the plate, or see where the sensor and its target sit: it saves about ${moneyInWords(tens(saves), s.currency)} on this job`,
         ].filter(Boolean),
       }),
-      step: plan.step,
+      step: { ...stepFor(check, end), label: 'find out how it is built there' },
       worth: saves,
     };
   },

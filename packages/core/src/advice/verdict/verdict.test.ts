@@ -263,7 +263,11 @@ describe('how it is built', () => {
   const cracked = [at('A1R', 'visual.ring', 'cracked')];
 
   test('a cracked ring whose part depends on the build is not handed on: one finds out first', () => {
-    const { verdict } = told(unknown(cracked));
+    const { verdict, plan, questions } = told(unknown(cracked));
+    // An answer is wanted, not another look: the page asks.
+    expect(plan.next).toBeNull();
+    expect(plan.step?.label).toMatch(/how it is built/);
+    expect(questions.map(({ about }) => about)).toContain('target');
     expect(verdict).toMatchObject({ action: 'check', check: 'visual.ring', wheelEnd: 'A1R', cause: 'ring' });
     expect(verdict.sentence).toMatch(/how it is built/);
     expect(verdict.because.join()).toMatch(/saves about/);
