@@ -8,6 +8,7 @@ import { drawJob } from '../packages/core/src/practice/drawJob.ts';
 import { WAYS_TO_WORK, type WayToWork } from '../packages/core/src/practice/chooseDeed.ts';
 import { playJob, type PlayedJob } from '../packages/core/src/practice/playJob.ts';
 import { secondJudge } from '../packages/core/src/practice/secondJudge.ts';
+import { figure } from './figures.ts';
 import { writeSection } from './writeSection.ts';
 
 /*
@@ -43,17 +44,6 @@ const TRUTHS: ReadonlyArray<readonly [string, Assumptions]> = [
   ['Another judge\u2019s tables, written by themselves', secondJudge()],
   ['The tables, every chance off by a log-normal factor of two', slanted()],
 ];
-
-const mean = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
-const half = (values: readonly number[]): number => {
-  const m = mean(values);
-  return (
-    (1.96 * Math.sqrt(values.reduce((sum, v) => sum + (v - m) ** 2, 0) / (values.length - 1))) /
-    Math.sqrt(values.length)
-  );
-};
-const figure = (values: readonly number[], digits: number, times = 1): string =>
-  `${(mean(values) * times).toFixed(digits)} \u00B1 ${(half(values) * times).toFixed(digits)}`;
 
 const lines: string[] = [
   `${jobs} vehicles of known truth for each truth: one to sixteen years old, three kinds of road, iron and aluminium, every architecture by its odds, a third of them only partly known. Codes may be missing or stale, one in five has no reader that reaches the brake controller, corners named by the customer are mirrored now and then, a second corner is bad now and then. Every way to work meets the same vehicles, is asked for whole jobs (checks, parts, comebacks, another workshop in the end) and pays the same prices. Intervals are 95 %. The rivals and the truths were fixed before the first run. Made by \`npm run simulate\`.`,

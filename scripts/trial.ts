@@ -1,6 +1,7 @@
 import { assumptionsWith, WAYS_TO_WORK, type WayToWork } from '../packages/core/src/doors/trial.ts';
 import { CAUSES } from '../packages/core/src/vocabulary/wordLists.ts';
 import { causeOfAilment, playVehicle, type FirstWords, type Played } from '../packages/practice/src/index.ts';
+import { figure, mean } from './figures.ts';
 import { writeSection } from './writeSection.ts';
 
 /*
@@ -22,17 +23,6 @@ const WORDS: Readonly<Record<WayToWork, string>> = {
   'always-hub': 'always the hub',
   'test-everything': 'every check first, then the best part',
 };
-
-const mean = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
-const half = (values: readonly number[]): number => {
-  const m = mean(values);
-  return (
-    (1.96 * Math.sqrt(values.reduce((sum, v) => sum + (v - m) ** 2, 0) / (values.length - 1))) /
-    Math.sqrt(values.length)
-  );
-};
-const figure = (values: readonly number[], digits: number, times = 1): string =>
-  `${(mean(values) * times).toFixed(digits)} \u00B1 ${(half(values) * times).toFixed(digits)}`;
 
 const played = new Map<WayToWork, Played[]>(WAYS_TO_WORK.map((way) => [way, []]));
 /** Chances said before the first deed, and what was so: by cause, and of the likeliest alone. */

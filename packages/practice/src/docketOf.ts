@@ -1,4 +1,5 @@
 import {
+  across,
   axleOf,
   endsOf,
   sensingAt,
@@ -51,14 +52,6 @@ export const codesRead = (vehicle: BenchVehicle, random: Random): DocketCode[] =
     : own;
 };
 
-const EVENT = {
-  'brake-work': 'brake-work',
-  'tyre-replaced': 'tyre-replaced',
-  'sensor-replaced': 'sensor-replaced',
-  'hub-replaced': 'hub-replaced',
-  'battery-flat': 'battery-flat',
-} as const;
-
 /** What a driver notices now, and the noise that was heard before. */
 export const complaintsOf = ({ memory }: BenchVehicle, before: readonly unknown[]): Symptom[] => [
   ...(memory.lamp || !memory.falseAction ? (['lamp.abs'] as const) : []),
@@ -86,7 +79,7 @@ export const docketOf = ({ vehicle, past }: Life, today: string, random: Random)
   const named =
     reader !== 'full' && sore && random.chance(MESS.cornerNamed)
       ? random.chance(MESS.mirrored)
-        ? (`${sore.slice(0, 2)}${sore.endsWith('L') ? 'R' : 'L'}` as End)
+        ? across(sore)
         : sore
       : null;
   return {
@@ -110,7 +103,7 @@ export const docketOf = ({ vehicle, past }: Life, today: string, random: Random)
       random.chance(MESS.historyTold)
         ? [
             {
-              event: EVENT[work],
+              event: work,
               ...(end ? { wheelEnd: end } : {}),
               daysAgo,
               ...(forThis ? { cured: 'no' as const } : {}),

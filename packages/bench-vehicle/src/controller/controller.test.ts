@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { randomFrom } from '@hardy/core/chance';
 import { soundVehicle } from '../tests/soundVehicle.ts';
-import { fitPart } from '../repair/repair.ts';
-import { clearCodes } from '../repair/repair.ts';
+import { clearCodes, fitPart } from '../repair/repair.ts';
 import { driveOf, STEP_S } from '../motion/drive.ts';
 import { driveWith, keyOn } from './drive.ts';
 import { complains, testDrive, useForWeeks } from './use.ts';

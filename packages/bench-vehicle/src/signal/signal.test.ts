@@ -2,34 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import { randomFrom } from '@hardy/core/chance';
 import { driveOf, type Cycle } from '../motion/drive.ts';
 import { rimSpeed } from '../motion/wheelSpeed.ts';
-import type { Build, Sensing } from '../vehicle/build.ts';
-import { soundCorner, type Corner } from '../vehicle/parts.ts';
+import { soundVehicle } from '../tests/soundVehicle.ts';
+import type { Sensing } from '../vehicle/build.ts';
+import type { Corner } from '../vehicle/parts.ts';
 import { wheelSignal } from './wheelSignal.ts';
 
-const tyre = { width: 205, aspect: 60, rim: 15 };
-const sensingOf = (more: Partial<Sensing> = {}): Sensing => ({
-  sensor: 'passive',
-  mounting: 'separate',
-  target: 'ring-on-shaft',
-  ringSoldAlone: true,
-  count: 48,
-  gapMm: 0.8,
-  ohms: 1200,
-  ...more,
-});
 const run = (change: (corner: Corner) => void, cycles: Cycle[], more: Partial<Sensing> = {}, wet = false) => {
-  const sensing = sensingOf(more);
-  const build: Build = {
-    axles: 2,
-    trackM: 1.5,
-    wheelbaseM: 2.6,
-    driven: 'fwd',
-    knuckle: 'iron',
-    tyre,
-    sensing: [sensing, sensing],
-    detailedCodes: true,
-  };
-  const corner = soundCorner(tyre, sensing.count, sensing.ohms);
+  const { build, corners } = soundVehicle({ sensor: 'passive', target: 'ring-on-shaft', ...more });
+  const [sensing] = build.sensing as [Sensing, Sensing];
+  const corner = corners.A2L;
   change(corner);
   const drive = driveOf(cycles, randomFrom(3), { wet });
   const rim = rimSpeed(build, 'A2L', drive);

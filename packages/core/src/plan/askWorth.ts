@@ -1,9 +1,22 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import type { BuiltPlan } from './buildPlan.ts';
+import type { CornerProblem } from './buildProblem.ts';
 
 /** So far ahead both are looked at: a question is set against others, and each answer is a plan of its own. */
 const STEPS = 2;
+
+/** The belief at a wheel end in parts, by something of how it is built; each part sums to the chance of it. */
+const beliefsBy = <K>(corner: CornerProblem, keyOf: (architecture: Architecture) => K): Map<K, number[]> => {
+  const parts = new Map<K, number[]>();
+  for (const { p, architecture, at } of corner.truths) {
+    const key = keyOf(architecture);
+    const belief = parts.get(key) ?? corner.problem.belief.map(() => 0);
+    belief[at] = (belief[at] as number) + p;
+    parts.set(key, belief);
+  }
+  return parts;
+};
 
 /**
  * What asking how a wheel end is built, or looking it up, saves on this job: the plan's cost now, less the mean of what it
@@ -16,13 +29,7 @@ export const askWorth = (
   a: Assumptions,
 ): number => {
   const depth = Math.min(STEPS, planned);
-  const byValue = new Map<string, number[]>();
-  for (const { p, architecture, at } of corner.truths) {
-    const value = String(architecture[field]);
-    const belief = byValue.get(value) ?? new Array<number>(corner.problem.belief.length).fill(0);
-    belief[at] = (belief[at] ?? 0) + p;
-    byValue.set(value, belief);
-  }
+  const byValue = beliefsBy(corner, (architecture) => String(architecture[field]));
   if (byValue.size < 2) return 0;
   const now = solve.best(solve.start, depth).value;
   const knowing = [...byValue].reduce((sum, [value, belief]) => {
@@ -49,12 +56,7 @@ export interface KnownBuild {
 /** The decision at a wheel end, had one been told how it is built: each way planned for itself, weighed by its chance. */
 export const knownBuild = ({ corner, solve, depth: planned }: BuiltPlan): KnownBuild => {
   const depth = Math.min(STEPS, planned);
-  const byBuild = new Map<Architecture, number[]>();
-  for (const { p, architecture, at } of corner.truths) {
-    const belief = byBuild.get(architecture) ?? new Array<number>(corner.problem.belief.length).fill(0);
-    belief[at] = (belief[at] ?? 0) + p;
-    byBuild.set(architecture, belief);
-  }
+  const byBuild = beliefsBy(corner, (architecture) => architecture);
   const now = solve.best(solve.start, depth).value;
   let knowing = 0;
   let fixes = 0;
