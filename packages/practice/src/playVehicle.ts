@@ -18,12 +18,13 @@ import {
   chooseDeed,
   jobCost,
   judge,
+  minutesOf,
   outlayOf,
   partsAt,
   ratesFor,
   RENEWED,
-  setupOf,
   together,
+  withBuild,
   emptySlice,
   type Assumptions,
   type Deed,
@@ -101,35 +102,13 @@ export const playVehicle = (
   let needlessStop = false;
   told({ judged: judge(docket, knowledge), befell: life.befell });
 
-  const sees = (end: End) => {
-    const axle = end.slice(0, 2);
-    const { target } = architectureOf(end);
-    docket = {
-      ...docket,
-      vehicle: {
-        ...docket.vehicle,
-        wheelEnds: {
-          ...docket.vehicle?.wheelEnds,
-          [axle]: { ...docket.vehicle?.wheelEnds?.[axle], target },
-        },
-      },
-    };
-  };
-  const spend = (check: CheckName, at: readonly End[]) => {
-    const setup = setupOf(check);
-    for (const end of at) {
-      let now = prices.get(`check.minutes.${check}`);
-      const key = setup === 'reader' ? 'reader' : `${setup ?? ''}@${end}`;
-      if (setup && !setUp.has(key)) now += prices.get(`check.setup.${setup}`);
-      if (setup) setUp.add(key);
-      minutes += now;
-      cost += (now / 60) * rates.labour;
-      if (check === 'live' || check === 'tyres' || check === 'battery') break;
-    }
+  const spend = (now: number) => {
+    minutes += now;
+    cost += (now / 60) * rates.labour;
   };
   const check = (name: CheckName, at: End | null) => {
     const where = at ? [at] : ends;
-    spend(name, where);
+    spend(minutesOf(name, where, setUp, prices));
     tried.add(name);
     for (const end of where) tried.add(`${name}@${end}`);
     const found: Check[] =
@@ -148,7 +127,10 @@ export const playVehicle = (
     docket = { ...docket, checks: [...(docket.checks ?? []), ...found] };
     // Who has looked at the ring has seen where it sits.
     for (const each of found)
-      if (each.check === 'visual.ring' && each.result !== 'not-visible') sees(each.wheelEnd as End);
+      if (each.check === 'visual.ring' && each.result !== 'not-visible')
+        docket = withBuild(docket, each.wheelEnd as End, {
+          target: architectureOf(each.wheelEnd as End).target,
+        });
   };
   /** Whether the complaint is gone for good: a proof drive, then weeks of use. */
   const isCured = (on: BenchVehicle): boolean => {
@@ -172,15 +154,8 @@ export const playVehicle = (
   /** Who asks is told: it stands in the papers, or one sees it. */
   const ask = (at: string) => {
     tried.add(`ask@${at}`);
-    minutes += prices.get('ask.minutes');
-    cost += (prices.get('ask.minutes') / 60) * rates.labour;
-    docket = {
-      ...docket,
-      vehicle: {
-        ...docket.vehicle,
-        wheelEnds: { ...docket.vehicle?.wheelEnds, [at.slice(0, 2)]: { ...architectureOf(at) } },
-      },
-    };
+    spend(prices.get('ask.minutes'));
+    docket = withBuild(docket, at, architectureOf(at));
   };
   const outlayAt = (part: PartClass, wheelEnd: End) =>
     outlayOf(part, {

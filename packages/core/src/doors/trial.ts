@@ -10,7 +10,7 @@ export { partsAt } from '../offers/fixes.ts';
 export { outlayOf } from '../offers/outlay.ts';
 export { ratesFor } from '../offers/rates.ts';
 export { jobCost, together } from '../offers/together.ts';
-export { setupOf } from '../plan/availableChecks.ts';
+export { minutesOf, withBuild } from '../practice/jobSteps.ts';
 export { emptySlice } from '../vocabulary/catalogue.ts';
 export { RENEWED } from '../partKinds/partData.ts';
 export type { DocketCode, HistoryEvent } from '../vocabulary/docket.ts';

@@ -9,7 +9,6 @@ import { cureChance, partsAt, workCures, type Work } from '../offers/fixes.ts';
 import { outlayOf } from '../offers/outlay.ts';
 import { ratesFor } from '../offers/rates.ts';
 import { jobCost, together } from '../offers/together.ts';
-import { setupOf } from '../plan/availableChecks.ts';
 import { emptySlice } from '../vocabulary/catalogue.ts';
 import type { Check, CheckName } from '../vocabulary/check.ts';
 import type { Docket, HistoryEvent } from '../vocabulary/docket.ts';
@@ -20,6 +19,7 @@ import { acrossFrom } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { chooseDeed, type WayToWork } from './chooseDeed.ts';
 import { cornerCode } from './cornerCode.ts';
+import { minutesOf, withBuild } from './jobSteps.ts';
 import { drawWeighted } from './drawCase.ts';
 import type { DrawnJob } from './drawJob.ts';
 
@@ -100,18 +100,9 @@ export const playJob = (
   const faultsAtEnd = (end: WheelEnd): Fault[] => [...(wrong.get(end) ?? []), ...shared];
   const cured = () => [...wrong.values()].every((state) => state.length === 0) && shared.length === 0;
 
-  const spend = (check: CheckName, ends: readonly WheelEnd[]) => {
-    const setup = setupOf(check);
-    for (const end of ends) {
-      let now = prices.get(`check.minutes.${check}`);
-      const key = setup === 'reader' ? 'reader' : `${setup ?? ''}@${end}`;
-      if (setup && !setUp.has(key)) now += prices.get(`check.setup.${setup}`);
-      if (setup) setUp.add(key);
-      minutes += now;
-      cost += (now / 60) * rates.labour;
-      // Comparing all speeds is one look.
-      if (check === 'live') break;
-    }
+  const spend = (now: number) => {
+    minutes += now;
+    cost += (now / 60) * rates.labour;
   };
   const answer = (check: CheckName, end: WheelEnd): Check | null => {
     const architecture = job.architectureOf(end);
@@ -144,7 +135,7 @@ export const playJob = (
   };
   const check = (name: CheckName, at: WheelEnd | null) => {
     const ends = at ? [at] : job.ends;
-    spend(name, ends);
+    spend(minutesOf(name, ends, setUp, prices));
     tried.add(name);
     for (const end of ends) tried.add(`${name}@${end}`);
     const found = ends.flatMap((end) => answer(name, end) ?? []);
@@ -170,15 +161,8 @@ export const playJob = (
   /** Who asks is told: it stands in the papers, or one sees it. */
   const ask = (at: WheelEnd) => {
     tried.add(`ask@${at}`);
-    minutes += prices.get('ask.minutes');
-    cost += (prices.get('ask.minutes') / 60) * rates.labour;
-    docket = {
-      ...docket,
-      vehicle: {
-        ...docket.vehicle,
-        wheelEnds: { ...docket.vehicle?.wheelEnds, [at.slice(0, 2)]: { ...job.architectureOf(at) } },
-      },
-    };
+    spend(prices.get('ask.minutes'));
+    docket = withBuild(docket, at, job.architectureOf(at));
   };
   const outlayAt = (part: PartClass, wheelEnd: WheelEnd) =>
     outlayOf(part, {
