@@ -42,20 +42,35 @@ const PACKAGES = {
   core: [],
   // Its faults follow from physics: it must not learn from the tables it tries. Seeded chance alone.
   'bench-vehicle': ['core/src/doors/chance\\.ts$'],
-  // The client of a device is what a real one would meet: standards, not our vehicle.
-  devices: [],
-  'stand-ins': ['core/', 'bench-vehicle/', 'devices/'],
+  // The client of a device is what a real one would meet: standards, not our vehicle. Only the bench is ours, and its words.
+  devices: ['core/src/doors/bench\\.ts$'],
+  'stand-ins': ['core/', 'bench-vehicle/', 'devices/', 'practice/'],
   practice: ['core/', 'bench-vehicle/'],
   web: ['core/'],
-  server: ['core/'],
+  server: ['core/', 'devices/'],
   cli: ['core/', 'server/src/backup/index\\.ts$'],
 };
-const packageRules = Object.entries(PACKAGES).map(([name, known]) => ({
-  name: `${name}-knows-only-what-it-may`,
-  severity: 'error',
-  from: { path: `^packages/${name}/` },
-  to: { path: '^packages/', pathNot: `^packages/(${[`${name}/`, ...known].join('|')})` },
-}));
+/* What its tests may import beside: a server is tried on devices that stand in. */
+const TESTS_ALSO = { server: ['stand-ins/'] };
+const TESTS = '(\\.test\\.ts$|/tests/)';
+const mayKnow = (name, known) => ({
+  path: '^packages/',
+  pathNot: `^packages/(${[`${name}/`, ...known].join('|')})`,
+});
+const packageRules = Object.entries(PACKAGES).flatMap(([name, known]) => [
+  {
+    name: `${name}-knows-only-what-it-may`,
+    severity: 'error',
+    from: { path: `^packages/${name}/`, pathNot: TESTS },
+    to: mayKnow(name, known),
+  },
+  {
+    name: `tests-of-${name}-know-only-what-they-may`,
+    severity: 'error',
+    from: { path: `^packages/${name}/.*${TESTS}` },
+    to: mayKnow(name, [...known, ...(TESTS_ALSO[name] ?? [])]),
+  },
+]);
 
 module.exports = {
   forbidden: [

@@ -1,9 +1,10 @@
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { digest, installPackages, once, ROOT, run } from './install.mjs';
 import { filesBelow } from './sources.mjs';
+import { startStandIns } from './standIns.mjs';
 
 const { values } = parseArgs({ options: { port: { type: 'string', default: process.env.PORT ?? '4310' } } });
 
@@ -25,6 +26,12 @@ once('web', digest(sources) + built, () => {
 });
 once('web', digest(sources) + true, () => undefined);
 
+// Devices that stand in are a help to try the rest: without them the counter opens all the same.
+mkdirSync(join(ROOT, '.data'), { recursive: true });
+const standIns = await startStandIns(join(ROOT, '.data/devices.json')).catch((error) => {
+  process.stderr.write(`The devices that stand in could not be started: ${error.message}\n`);
+  return null;
+});
 const server = spawn(
   process.execPath,
   [
@@ -38,8 +45,12 @@ const server = spawn(
     '--year',
     '--database',
     '.data/demo.sqlite',
+    ...(standIns ? ['--devices', standIns.file] : []),
   ],
   { cwd: ROOT, stdio: 'inherit' },
 );
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code) => process.exit(code ?? 0));
+server.on('exit', (code) => {
+  standIns?.stop();
+  process.exit(code ?? 0);
+});

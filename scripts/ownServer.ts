@@ -10,16 +10,19 @@ export interface OwnServer {
   readonly demo?: boolean;
   /** Where backups go; beside the database when absent, `none` for none. */
   readonly backups?: string;
+  /** Start-up file of devices; none when absent. */
+  readonly devices?: string;
 }
 
 /** A server as a process of its own, to be measured, attacked or killed. */
-export const ownServer = ({ root, port, database, demo, backups }: OwnServer): ChildProcess =>
+export const ownServer = ({ root, port, database, demo, backups, devices }: OwnServer): ChildProcess =>
   spawn(
     process.execPath,
     [
       ...['--import', 'tsx', 'packages/server/src/main.ts', '--port', String(port), '--database', database],
       ...(demo ? ['--scenario', 'demo'] : []),
       ...(backups ? ['--backups', backups] : []),
+      ...(devices ? ['--devices', devices] : []),
     ],
     { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] },
   );

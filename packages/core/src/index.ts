@@ -41,6 +41,7 @@ export { bareIntake, type IntakeContext } from './intake/context.ts';
 export { docketFromReading } from './intake/docketFromReading.ts';
 export { mergeReading } from './intake/mergeReading.ts';
 export { readIntake } from './intake/readIntake.ts';
+export { benchOrder } from './practice/benchOrder.ts';
 export { matchPart, type MatchResult } from './matching/matchPart.ts';
 export type { Reading } from './matching/readingChance.ts';
 export { LogReader } from './signal/read/logReader.ts';

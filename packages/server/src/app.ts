@@ -9,12 +9,15 @@ import { gate } from './gate.ts';
 import { logFault } from './log.ts';
 import { Advising } from './advising/advising.ts';
 import type { Thinkers } from './advising/thinkers.ts';
+import { DeviceDesk } from './devices/deviceDesk.ts';
+import type { DeviceFile } from './devices/deviceFile.ts';
 import type { BackupKeeper } from './backup/backupKeeper.ts';
 import { ImportDesk } from './catalogue/importDesk.ts';
 import { plainBody } from './plainBody.ts';
 import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { customerRoutes } from './routes/customers.ts';
+import { deviceRoutes } from './routes/devices.ts';
 import { docketRoutes } from './routes/dockets.ts';
 import { ledgerRoutes } from './routes/ledger.ts';
 import { orderRoutes } from './routes/orders.ts';
@@ -55,16 +58,19 @@ export interface Serving {
   readonly backups: BackupKeeper | null;
   /** The built pages; null where only the API is served. */
   readonly webFolder: string | null;
+  /** Devices named in the start-up file; none where there is no file. */
+  readonly devices?: DeviceFile;
 }
 
 /** The application: API under /api, and the built pages when there are any. */
-export const createApp = ({ store, thinkers, backups, webFolder }: Serving): Served => {
+export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }: Serving): Served => {
   const app = new Koa();
   app.on('error', logFault);
   const { orm } = store;
   const wrong = (error: unknown) => app.emit('error', error);
   const advising = new Advising(thinkers, () => orm.em.fork());
   const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
+  const desk = new DeviceDesk(devices);
   const imports = new ImportDesk(store, {
     before: async () => backups?.make('import'),
     in() {
@@ -85,7 +91,8 @@ export const createApp = ({ store, thinkers, backups, webFolder }: Serving): Ser
     readingRoutes(store, advising),
     setupRoutes(store, advising, turned),
     docketRoutes(store, advising),
-    orderRoutes(store, advising),
+    orderRoutes(store, advising, desk),
+    deviceRoutes(store, advising, desk),
     customerRoutes(store, advising),
     ledgerRoutes(store, advising),
   ])

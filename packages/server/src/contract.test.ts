@@ -4,12 +4,18 @@ import { parse, type CataloguePart } from '@hardy/core';
 import { API, type ApiName, type Answer } from '@hardy/core/contract';
 import { takenOrder } from './tests/takenOrder.ts';
 import { openScenario } from './tests/openScenario.ts';
+import { standInDevices } from './tests/standInDevices.ts';
 
 let server: Awaited<ReturnType<typeof openScenario>>;
+let devices: Awaited<ReturnType<typeof standInDevices>>;
 beforeAll(async () => {
-  server = await openScenario();
+  devices = await standInDevices('makers-parts');
+  server = await openScenario(true, devices.file);
 });
-afterAll(() => server.running.stop());
+afterAll(async () => {
+  await server.running.stop();
+  devices.stop();
+});
 
 const seen = new Set<ApiName>();
 /** Asks, and holds the answer against the contract. */
@@ -84,7 +90,9 @@ test('every way in answers as the contract says', async () => {
   const after = await ask('POST /dockets', '/dockets', { docket: ours });
   await ask('POST /dockets/:id/comebacks', `/dockets/${after.id}/comebacks`, { of: before.number });
   const missing = await server.api('GET', '/parts?class=sensor');
-  const wanted = (missing.body as CataloguePart[]).find(({ stock }) => stock === 0);
+  const wanted = (missing.body as CataloguePart[]).find(
+    ({ stock, supplier }) => stock === 0 && supplier === 'makers-parts',
+  );
   await ask('POST /dockets', '/dockets', {
     docket: {
       format: 'hardy-spoke/docket',
@@ -93,9 +101,16 @@ test('every way in answers as the contract says', async () => {
     },
   });
   const { toOrder } = await ask('GET /orders', '/orders');
-  const supplied = await ask('POST /orders', '/orders', { supplier: toOrder[0]?.supplier });
+  const supplied = await ask('POST /orders', '/orders', {
+    supplier: toOrder[0]?.supplier,
+  });
   await ask('GET /orders/:id/file', `/orders/${supplied.id}/file`);
   const [line] = supplied.lines;
+  await ask('POST /orders/:id/wire', `/orders/${supplied.id}/wire`, { atTodaysPrices: true });
+  await ask(
+    'GET /suppliers/:id/stock',
+    `/suppliers/makers-parts/stock?partNumber=${encodeURIComponent(line?.partNumber ?? '')}`,
+  );
   await ask('POST /orders/:id/confirm', `/orders/${supplied.id}/confirm`, {
     by: 'the depot',
     lines: [{ partNumber: line?.partNumber, quantity: 1, promised: '2030-01-02' }],
@@ -105,6 +120,35 @@ test('every way in answers as the contract says', async () => {
     lines: [{ partNumber: line?.partNumber, quantity: 1 }],
     close: true,
   });
+  await ask('POST /devices/find', '/devices/find', {});
+  await ask('POST /devices/bench/vehicle', '/devices/bench/vehicle', { docketId: opened.id, seed: 3 });
+  await ask('POST /devices/reader/read', '/devices/reader/read', { docketId: opened.id });
+  await ask('POST /devices/reader/stop', '/devices/reader/stop', {});
+  let state = 'reading';
+  while (state === 'reading') state = (await ask('GET /devices', '/devices')).reading.state;
+  await ask('POST /devices/reader/clear', '/devices/reader/clear', { docketId: opened.id, sure: true });
+  await ask('POST /devices/bench/probes', '/devices/bench/probes', {
+    wheelEnd: 'A1L',
+    plug: 'sensor',
+    pins: 'across',
+    turnsPerSecond: 1,
+  });
+  await ask('POST /devices/meter/measure', '/devices/meter/measure', { what: 'ohms' });
+  await ask('POST /devices/bench/work', '/devices/bench/work', {
+    wheelEnd: 'A1L',
+    fit: 'sensor',
+    work: null,
+  });
+  await ask('POST /devices/bench/check', '/devices/bench/check', {
+    check: 'visual.connector',
+    wheelEnd: 'A1L',
+  });
+  await ask('POST /devices/bench/drive', '/devices/bench/drive', { drive: 'yard' });
+  const live = await fetch(`${server.running.address}/api/devices/reader/live?hz=10`);
+  const first = await live.body?.getReader().read();
+  expect(new TextDecoder().decode(first?.value)).toMatch(/^data: \[\d+(,[\d.]+){4}\]\n\n/);
+  seen.add('GET /devices/reader/live');
+  await ask('POST /devices/bench/skip', '/devices/bench/skip', {});
   await ask('POST /intake', '/intake', { text: 'abs light front left' });
   await ask('POST /preview', '/preview', { text: 'abs light front left' });
   await ask('POST /advise', '/advise', opened.docket);

@@ -17,6 +17,8 @@ const OPTIONS = {
   year: { type: 'boolean', default: false },
   /** A folder, or `none`; beside the database when it is not given. */
   backups: { type: 'string' },
+  /** Start-up file of devices; none when it is not given. */
+  devices: { type: 'string' },
 } as const;
 
 const USAGE = `use: ${Object.keys(OPTIONS)
@@ -62,6 +64,7 @@ try {
     port,
     webFolder: values.web,
     scenario: values.scenario ?? null,
+    devices: values.devices ?? null,
     year: values.year,
     backups: values.backups === 'none' ? null : (values.backups ?? join(dirname(values.database), 'backups')),
     // One core is left to whoever answers.

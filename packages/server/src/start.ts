@@ -4,6 +4,7 @@ import { thinkers } from './advising/thinkers.ts';
 import { createApp, type Served } from './app.ts';
 import { backUp } from './backup/backup.ts';
 import { BackupKeeper } from './backup/backupKeeper.ts';
+import { readDeviceFile } from './devices/deviceFile.ts';
 import { logFault } from './log.ts';
 import { seedScenario } from './seed/seedScenario.ts';
 import { openStore } from './store/openStore.ts';
@@ -20,6 +21,8 @@ export interface Options {
   readonly backups?: string | null;
   /** Threads that reckon advice; 0, also when absent: it is reckoned where requests are answered. */
   readonly threads?: number;
+  /** Start-up file of devices and suppliers’ services; absent or null: none can be reached. */
+  readonly devices?: string | null;
 }
 
 export interface Running {
@@ -49,7 +52,18 @@ const listen = (app: Served['app'], port: number): Promise<Server> =>
 
 /** Starts the server on this machine only. */
 export const start = async (options: Options): Promise<Running> => {
-  const { database, port, webFolder, scenario, year = false, backups = null, threads = 0 } = options;
+  const {
+    database,
+    port,
+    webFolder,
+    scenario,
+    year = false,
+    backups = null,
+    threads = 0,
+    devices = null,
+  } = options;
+  // The demonstration reaches no host but this one, whatever a file says.
+  const named = devices ? readDeviceFile(devices, scenario !== null) : {};
   const store = await openStore(database, async (file) => {
     if (backups) await backUp(file, backups, 'migration');
   });
@@ -62,6 +76,7 @@ export const start = async (options: Options): Promise<Running> => {
       thinkers: thinkers(threads),
       backups: keeper,
       webFolder,
+      devices: named,
     });
     const server = await listen(app, port);
     keeper?.begin();

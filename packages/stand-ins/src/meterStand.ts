@@ -1,6 +1,6 @@
 import { createServer, type Server } from 'node:net';
-import { QUERIES } from '@hardy/devices';
-import type { BenchStation } from './benchStation.ts';
+import { QUERIES, TEMPERATURE_QUERY } from '@hardy/devices';
+import { BENCH_CELSIUS, type BenchStation } from './benchStation.ts';
 
 /** SCPI says so that the range was passed. */
 const OVER = '+9.90000000E+37';
@@ -33,6 +33,8 @@ export const meterStand = (station: BenchStation): Server =>
           return written(station.voltsDc());
         case QUERIES.voltsAc:
           return written(station.voltsAc());
+        case TEMPERATURE_QUERY:
+          return written(BENCH_CELSIUS);
         default:
           errors.push('-113,"Undefined header"');
           return null;

@@ -25,8 +25,8 @@ const refuse = (service: number, why: number): number[] => [SERVICE.refused, ser
 const VOLTS_RUNNING = 1.4;
 
 /** Codes of one controller as bytes: four each, by their status. */
-const codesOf = (station: BenchStation, address: number): number[] => {
-  const { troubles } = station.vehicle.memory;
+const codesOf = (station: BenchStation, address: number, now: number): number[] => {
+  const { troubles } = station.memoryAt(now);
   const own: Array<readonly [code: string, active: boolean]> =
     address === ADDRESS.brakes
       ? troubles.map(({ of, failure, active }) => [
@@ -54,11 +54,11 @@ const answerOf = (station: BenchStation, address: number, data: Uint8Array, now:
       return [service + ANSWERS, 0];
     case SERVICE.readCodes:
       return data[1] === uds.BY_STATUS
-        ? [service + ANSWERS, uds.BY_STATUS, FAILS_NOW | CONFIRMED, ...codesOf(station, address)]
+        ? [service + ANSWERS, uds.BY_STATUS, FAILS_NOW | CONFIRMED, ...codesOf(station, address, now)]
         : refuse(service, 0x12);
     case SERVICE.clear:
       if (station.isMoving(now)) return refuse(service, REFUSAL.conditions);
-      if (address === ADDRESS.brakes) station.clear();
+      if (address === ADDRESS.brakes) station.clear(now);
       return [service + ANSWERS];
     case SERVICE.readData: {
       const id = ((data[1] ?? 0) << 8) | (data[2] ?? 0);
@@ -109,15 +109,16 @@ export const readerStand = (
       for (const frame of frames) {
         if (frame.type === TYPE.activationRequest) {
           const [high = 0, low = 0] = frame.payload;
-          // Tester, this entity, let in, reserved.
+          // Tester, this entity, let in or not, reserved. On an empty bench nothing is switched on.
           send(
             encodeFrame({
               type: TYPE.activationResponse,
-              payload: Uint8Array.of(high, low, 0x10, 0x00, 0x10, 0, 0, 0, 0),
+              payload: Uint8Array.of(high, low, 0x10, 0x00, station.isEmpty ? 0x00 : 0x10, 0, 0, 0, 0),
             }),
           );
           continue;
         }
+        if (station.isEmpty) continue;
         const message = frame.type === TYPE.message ? messageOf(frame) : null;
         if (!message) continue;
         messages++;

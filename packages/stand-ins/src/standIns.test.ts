@@ -204,9 +204,11 @@ describe('a meter on the bench', () => {
     const meter = await openMeter(await listen(meterStand(station)));
     expect(meter.identity).toMatch(/M1/);
     expect(await meter.measure('ohms')).toMatchObject({ is: 'steady' });
-    station.probes = { end: 'A1R', turnsPerSecond: 1 };
+    station.probes = { wheelEnd: 'A1R', plug: 'sensor', pins: 'across', turnsPerSecond: 1 };
     expect(await meter.measure('ohms')).toMatchObject({ is: 'overload' });
+    station.probes = { wheelEnd: 'A1R', plug: 'loom', pins: 'feed to ground', turnsPerSecond: 0 };
     expect(await meter.measure('voltsDc')).toMatchObject({ is: 'steady' });
+    expect(await meter.temperature()).toBe(15);
     meter.close();
   });
 });

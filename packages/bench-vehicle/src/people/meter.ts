@@ -56,3 +56,16 @@ export const meterAc = (vehicle: BenchVehicle, end: End, turnsPerSecond: number,
 /** Resting volts of the battery. */
 export const meterBattery = ({ shared }: BenchVehicle, random: Random): number =>
   shared.batteryVolts * (1 + 0.003 * random.normal());
+
+/** Resistance of one wire of the loom from the sensor's plug to the controller's, both unplugged, ohm; of the signal to ground with `toGround`. */
+export const meterLoom = (
+  vehicle: BenchVehicle,
+  end: End,
+  toGround: boolean,
+  random: Random,
+): number | 'open' => {
+  const corner = vehicle.corners[end];
+  const { series, leak } = wiringOf({ ...corner, sensor: { ...corner.sensor, lead: 'sound' } }, false);
+  const ohms = toGround ? leak : series;
+  return ohms === Infinity ? 'open' : ohms * (1 + METER_OFF * random.normal());
+};

@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { Knowledge } from '../advice/knowledge.ts';
 import { Advice } from '../vocabulary/advice.ts';
+import { BenchDrive, BenchEnd, BenchProbes, BenchState, BenchWork } from '../vocabulary/bench.ts';
+import { Check, CHECK_NAMES } from '../vocabulary/check.ts';
+import { MeterQuantity } from '../vocabulary/devices.ts';
 import { CataloguePart } from '../vocabulary/catalogue.ts';
 import { Comparison } from '../vocabulary/comparison.ts';
 import { Docket } from '../vocabulary/docket.ts';
@@ -22,6 +25,7 @@ import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { Cause, PartClass, Side } from '../vocabulary/words.ts';
 import { ChangeLine, CustomerLine, DocketLine, DocketLines, DocketView, Figures } from './docketViews.ts';
+import { Cleared, DevicesView, Measured, StockSaid, WireAnswer } from './deviceViews.ts';
 import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
 import { AssumptionLine, ShopView, TurnedAnswer, VehicleLine } from './shopViews.ts';
 
@@ -66,6 +70,8 @@ interface Endpoint {
   readonly answer: z.ZodType;
 }
 
+const nothing = z.strictObject({});
+const forDocket = z.strictObject({ docketId: z.string().min(1).max(80) });
 /** Nothing comes back but that it was done. */
 const done = z.null();
 
@@ -182,7 +188,12 @@ export const API = {
 
   /** What is missing from suppliers, and the orders sent. */
   'GET /orders': {
-    answer: z.object({ toOrder: z.array(ToOrder), orders: z.array(SupplierOrder) }),
+    answer: z.object({
+      toOrder: z.array(ToOrder),
+      orders: z.array(SupplierOrder),
+      /** Suppliers that take orders by wire. */
+      wires: z.array(z.string()),
+    }),
   },
   'POST /orders': {
     body: z.strictObject({ id: made.nullish(), supplier: z.string().min(1).max(LONGEST.supplier) }),
@@ -213,6 +224,56 @@ export const API = {
       close: z.boolean(),
     }),
     answer: SupplierOrder,
+  },
+
+  /** What a supplier's service says it has of a part. */
+  'GET /suppliers/:id/stock': {
+    query: z.strictObject({ partNumber: orderedNumber }),
+    answer: StockSaid,
+  },
+  /** Sends an order by wire, and writes down what is coming. */
+  'POST /orders/:id/wire': {
+    body: z.strictObject({ atTodaysPrices: z.boolean() }),
+    answer: WireAnswer,
+  },
+
+  /** The devices of the start-up file. Where they are can be named nowhere else. */
+  'GET /devices': { answer: DevicesView },
+  /** Asks every one of them whether it answers. */
+  'POST /devices/find': { body: nothing, answer: DevicesView },
+  /** Begins to read every controller; how far it is stands in `GET /devices`. */
+  'POST /devices/reader/read': { body: forDocket, answer: DevicesView },
+  'POST /devices/reader/stop': { body: nothing, answer: DevicesView },
+  /** Clears the codes of every controller: refused while a wheel turns or a stop stands on the docket. */
+  'POST /devices/reader/clear': {
+    body: z.strictObject({ docketId: z.string().min(1).max(80), sure: z.literal(true) }),
+    answer: Cleared,
+  },
+  /** Wheel speeds as they go, as events of a stream: one array of milliseconds and km/h each. */
+  'GET /devices/reader/live': {
+    query: z.strictObject({ hz: z.coerce.number().int().min(10).max(50).default(50) }),
+    answer: z.string(),
+  },
+  'POST /devices/meter/measure': { body: z.strictObject({ what: MeterQuantity }), answer: Measured },
+  /** The bench that stands in for a vehicle. */
+  'POST /devices/bench/vehicle': {
+    body: forDocket.extend({
+      seed: z
+        .number()
+        .int()
+        .min(0)
+        .max(2 ** 31 - 1)
+        .nullish(),
+    }),
+    answer: BenchState,
+  },
+  'POST /devices/bench/drive': { body: BenchDrive, answer: BenchState },
+  'POST /devices/bench/skip': { body: nothing, answer: BenchState },
+  'POST /devices/bench/work': { body: BenchWork, answer: BenchState },
+  'POST /devices/bench/probes': { body: BenchProbes, answer: BenchState },
+  'POST /devices/bench/check': {
+    body: z.strictObject({ check: z.enum(CHECK_NAMES), wheelEnd: BenchEnd }),
+    answer: z.object({ found: Check.nullable() }),
   },
 
   'POST /intake': { body: IntakeRequest, answer: IntakeReading },

@@ -19,6 +19,16 @@ export type {
   Figures,
 } from '../contract/docketViews.ts';
 export type {
+  DeviceLine,
+  DevicesView,
+  Measured,
+  ReadingJob,
+  StockSaid,
+  WireAnswer,
+} from '../contract/deviceViews.ts';
+export type { BenchEnd, BenchProbes, BenchState, BenchWork } from '../vocabulary/bench.ts';
+export type { MeterQuantity, MeterReading, ReaderCodes } from '../vocabulary/devices.ts';
+export type {
   ImportMode,
   ImportProgress,
   ImportReport,

@@ -19,12 +19,16 @@ export const QUERIES = {
   voltsAc: 'MEAS:VOLT:AC?',
 } as const;
 export type Quantity = keyof typeof QUERIES;
+/** Not every meter has a probe for it: one that has none says nothing, and queues an error. */
+export const TEMPERATURE_QUERY = 'MEAS:TEMP?';
 
 export interface Meter {
   /** Who it says it is. */
   readonly identity: string;
   /** Several readings, judged as one. @throws DeviceTrouble */
   measure(what: Quantity, signal?: AbortSignal): Promise<Reading>;
+  /** Of its own probe, degC; null where it has none. */
+  temperature(signal?: AbortSignal): Promise<number | null>;
   close(): void;
 }
 
@@ -36,6 +40,10 @@ const READINGS = 5;
 const STEADY_SHARE = 0.04;
 const STEADY_BESIDES = 0.002;
 const MOST_LINE = 1000;
+/** A meter without a probe does not answer: so long it is waited for. */
+const PROBE_MS = 400;
+/** What is colder or hotter than this is no probe. */
+const PROBE_RANGE = [-60, 250] as const;
 
 /** A number in one of the forms of IEEE 488.2, or null. */
 export const numberOf = (line: string): number | null =>
@@ -77,6 +85,16 @@ export const openMeter = async (where: Where, answerMs = 1500, signal?: AbortSig
           values.push(value);
         }
         return judgeReadings(values);
+      },
+      async temperature(stop) {
+        stream.write(new TextEncoder().encode(`${TEMPERATURE_QUERY}\n`));
+        try {
+          const value = numberOf(await lines.next(Math.min(PROBE_MS, answerMs), stop));
+          return value !== null && value >= PROBE_RANGE[0] && value <= PROBE_RANGE[1] ? value : null;
+        } catch (error) {
+          if (error instanceof DeviceTrouble && error.kind === 'silent') return null;
+          throw error;
+        }
       },
       close: () => stream.close(),
     };

@@ -2,10 +2,12 @@ import Router from '@koa/router';
 import { parse, supplierCsv, supplierFile } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
+import type { DeviceDesk } from '../devices/deviceDesk.ts';
 import { today } from '../store/catalogueStore.ts';
 import type { Store } from '../store/openStore.ts';
 import { letGo } from '../store/shelfStore.ts';
 import { shopSettings } from '../store/shopStore.ts';
+import { takeWireAnswer, wireOrderOf } from '../store/wireOrder.ts';
 import {
   confirmOrder,
   receiveOrder,
@@ -16,14 +18,18 @@ import {
 } from '../store/supplierOrders.ts';
 
 /** Orders to suppliers: what is missing, sent, confirmed, received. */
-export const orderRoutes = ({ orm }: Store, advising: Advising): Router => {
+export const orderRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDesk): Router => {
   const router = new Router({ prefix: '/api' });
   const em = () => orm.em.fork();
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 
   router.get('/orders', async (ctx) => {
     if (await em().transactional((tx) => letGo(tx, today(), new Date()))) advising.moved();
-    ctx.body = { toOrder: await toOrder(em(), today()), orders: await supplierOrders(em()) };
+    ctx.body = {
+      toOrder: await toOrder(em(), today()),
+      orders: await supplierOrders(em()),
+      wires: desk.wires,
+    };
   });
 
   router.post('/orders', async (ctx) => {
@@ -47,6 +53,30 @@ export const orderRoutes = ({ orm }: Store, advising: Advising): Router => {
       id(ctx),
       parse(API['POST /orders/:id/confirm'].body, ctx.request.body),
     );
+  });
+
+  router.get('/suppliers/:id/stock', async (ctx) => {
+    const { partNumber } = parse(API['GET /suppliers/:id/stock'].query, ctx.query);
+    const { priceCents, branches } = await desk.supplier(
+      id(ctx),
+      `how many of ${partNumber}?`,
+      (service) => service.stock(partNumber),
+      (stock) => stock.branches.map(({ branch, pieces }) => `${branch} ${pieces}`).join(', '),
+    );
+    ctx.body = { partNumber, priceCents, branches };
+  });
+
+  router.post('/orders/:id/wire', async (ctx) => {
+    const { atTodaysPrices } = parse(API['POST /orders/:id/wire'].body, ctx.request.body);
+    const order = await supplierOrder(em(), id(ctx));
+    const sent = await wireOrderOf(em(), order, (await shopSettings(em())).name, atTodaysPrices);
+    const answer = await desk.supplier(
+      order.supplier,
+      `order ${order.number}, ${sent.lines.length} parts`,
+      (service) => service.order(sent),
+      ({ reference, state }) => (reference ? `${reference}, ${state}` : state),
+    );
+    ctx.body = await takeWireAnswer(em(), sent, answer);
   });
 
   router.post('/orders/:id/receive', async (ctx) => {

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { start, type Running } from '../start.ts';
@@ -6,13 +6,16 @@ import { start, type Running } from '../start.ts';
 export const ROOT = join(__dirname, '../../../..');
 
 /** A running server on the demo scenario, in a folder of its own, on a free port; `api` calls it. */
-export const openScenario = async (scenario = true) => {
+export const openScenario = async (scenario = true, devices?: object) => {
   const folder = mkdtempSync(join(tmpdir(), 'hardy-test-'));
+  const file = join(folder, 'devices.json');
+  if (devices) writeFileSync(file, JSON.stringify(devices));
   const opened: Running = await start({
     database: join(folder, 'test.sqlite'),
     port: 0,
     webFolder: null,
     scenario: scenario ? join(ROOT, 'demo') : null,
+    devices: devices ? file : null,
   });
   const running: Running = {
     ...opened,

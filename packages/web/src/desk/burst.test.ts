@@ -3,12 +3,18 @@ import fc from 'fast-check';
 import { Burst, TOGETHER_MS, WORDS_REST_MS } from './burst.ts';
 
 /** Plays keys at their times against a clock of its own. */
-const play = (keys: ReadonlyArray<readonly [string, number]>): { commands: string; words: string } => {
+const play = (
+  keys: ReadonlyArray<readonly [string, number]>,
+  isCommand: (key: string) => boolean = () => true,
+): { commands: string; words: string } => {
   let [commands, words] = ['', ''];
   let timer: { act: () => void; at: number } | null = null;
   let now = 0;
   const burst = new Burst({
-    command: (key) => (commands += key),
+    command: (key) => {
+      if (isCommand(key)) commands += key;
+      return isCommand(key);
+    },
     words: (characters) => (words += characters),
     later: (act, ms) => {
       const mine = { act, at: now + ms };
@@ -53,10 +59,31 @@ test('a letter alone is a command; letters together are words, the first one too
   ).toEqual({ commands: 'uuu', words: '' });
 });
 
+test('a key that is no command here is the first letter of a slow word, unless the hand rests', () => {
+  const isCommand = (key: string) => key === 'u';
+  expect(play(typed('cleared', TOGETHER_MS + 60), isCommand)).toEqual({ commands: '', words: 'cleared' });
+  expect(play([['c', 0], ...typed('no play', 60, WORDS_REST_MS + 500)], isCommand)).toEqual({
+    commands: '',
+    words: 'no play',
+  });
+  expect(
+    play(
+      [
+        ['c', 0],
+        ['u', WORDS_REST_MS + 500],
+      ],
+      isCommand,
+    ),
+  ).toEqual({ commands: 'u', words: '' });
+});
+
 test('a key close after one that went into the words by itself is no command', () => {
   let [commands, words] = ['', ''];
   const burst = new Burst({
-    command: (key) => (commands += key),
+    command: (key) => {
+      commands += key;
+      return true;
+    },
     words: (characters) => (words += characters),
     later: (act) => {
       act();

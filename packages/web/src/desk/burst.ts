@@ -5,8 +5,8 @@ export const WORDS_REST_MS = 1000;
 
 /** What telling words from commands needs of the world. */
 export interface BurstWorld {
-  /** Carries out the command of a key that came alone. */
-  command(key: string): void;
+  /** Carries out the command of a key that came alone; says whether the key is one here. */
+  command(key: string): boolean;
   /** Takes characters that were typed as words. */
   words(characters: string): void;
   /** Calls back after so many milliseconds; returns how to call it off. */
@@ -15,10 +15,13 @@ export interface BurstWorld {
 
 /**
  * Tells words from single-key commands: a key is a command only when no other comes close before or after it. Every key
- * of a burst goes to the words, the first one too, and what follows them until the hand rests.
+ * of a burst goes to the words, the first one too, and what follows them until the hand rests. A key that is no command
+ * here may be the first letter of a slow word: it waits for the next.
  */
 export class Burst {
   private alone: string | null = null;
+  /** Whether the key alone may still turn out to be the first of words: its command waits. */
+  private waits = false;
   private callOff: (() => void) | null = null;
   private last = -Infinity;
   private inWords = false;
@@ -27,7 +30,7 @@ export class Burst {
 
   /** Whether words are being typed at this time. */
   isTyping(at: number): boolean {
-    return this.alone !== null || at - this.last < (this.inWords ? WORDS_REST_MS : TOGETHER_MS);
+    return this.waits || at - this.last < (this.inWords ? WORDS_REST_MS : TOGETHER_MS);
   }
 
   /** A key went into the words by itself: what comes close after it is no command, should the field be gone. */
@@ -40,6 +43,7 @@ export class Burst {
   rest(): void {
     this.last = -Infinity;
     this.inWords = false;
+    if (!this.waits) this.alone = null;
   }
 
   /** A printable key at a time in milliseconds. */
@@ -47,7 +51,7 @@ export class Burst {
     const together = this.isTyping(at);
     this.last = at;
     this.callOff?.();
-    this.callOff = null;
+    this.waits = false;
     if (together) {
       this.inWords = true;
       this.world.words((this.alone ?? '') + key);
@@ -56,12 +60,12 @@ export class Burst {
     }
     this.inWords = false;
     this.alone = key;
+    this.waits = true;
     this.callOff = this.world.later(() => {
-      this.alone = null;
-      this.callOff = null;
+      this.waits = false;
       // What comes after a command that was carried out is no part of it.
-      this.rest();
-      this.world.command(key);
+      if (this.world.command(key)) this.rest();
+      else this.inWords = true;
     }, TOGETHER_MS);
   }
 }

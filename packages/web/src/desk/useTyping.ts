@@ -63,7 +63,11 @@ export const useTyping = (): void => {
     });
     const burst = new Burst({
       words,
-      command: (key) => commandFor(key)?.(),
+      command: (key) => {
+        const act = commandFor(key);
+        act?.();
+        return act !== undefined;
+      },
       later: unhurried,
     });
     /** What comes next is no more of the words typed so far. */

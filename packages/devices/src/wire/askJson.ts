@@ -1,0 +1,83 @@
+import type { ReadableStream } from 'node:stream/web';
+import { z } from 'zod';
+import { DeviceTrouble } from './deviceTrouble.ts';
+
+interface Question<S extends z.ZodType> {
+  /** What it is called in a sentence. */
+  readonly name: string;
+  readonly url: string;
+  readonly answer: S;
+  /** Absent: it is only read. */
+  readonly body?: unknown;
+  readonly withinMs: number;
+  readonly signal?: AbortSignal | undefined;
+}
+
+/** An answer that is longer is none. */
+const MOST_BYTES = 4 << 20;
+const Refusal = z.object({ refused: z.string().min(1).max(400) });
+
+const readWhole = async (response: Response, name: string): Promise<string> => {
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = (response.body as ReadableStream<Uint8Array> | null)?.getReader();
+  for (let read = await reader?.read(); read && !read.done; read = await reader?.read()) {
+    size += read.value.length;
+    if (size > MOST_BYTES) {
+      await reader?.cancel();
+      throw new DeviceTrouble('garbage', `The ${name} answers without end. Is it the right address?`);
+    }
+    chunks.push(read.value);
+  }
+  return new TextDecoder().decode(Buffer.concat(chunks));
+};
+
+/**
+ * Asks a service that speaks JSON over HTTP and checks what it answers. It follows no redirect: a host that is not in the
+ * start-up file is never reached.
+ * @throws DeviceTrouble
+ */
+export const askJson = async <S extends z.ZodType>({
+  name,
+  url,
+  answer,
+  body,
+  withinMs,
+  signal,
+}: Question<S>): Promise<z.output<S>> => {
+  const late = AbortSignal.timeout(withinMs);
+  let status: number;
+  let text: string;
+  try {
+    const response = await fetch(url, {
+      method: body === undefined ? 'GET' : 'POST',
+      ...(body === undefined
+        ? {}
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      redirect: 'error',
+      signal: signal ? AbortSignal.any([signal, late]) : late,
+    });
+    status = response.status;
+    text = await readWhole(response, name);
+  } catch (error) {
+    if (error instanceof DeviceTrouble) throw error;
+    if (signal?.aborted) throw new DeviceTrouble('stopped', 'Stopped.');
+    if (late.aborted) throw new DeviceTrouble('silent', `The ${name} did not answer in time.`);
+    throw new DeviceTrouble('unreachable', `The ${name} cannot be reached. Is it switched on?`);
+  }
+  let said: unknown;
+  try {
+    said = JSON.parse(text);
+  } catch {
+    throw new DeviceTrouble('garbage', `The ${name} sent what cannot be read.`);
+  }
+  if (status >= 400) {
+    const refusal = Refusal.safeParse(said);
+    throw refusal.success
+      ? new DeviceTrouble('refused', refusal.data.refused)
+      : new DeviceTrouble('refused', `The ${name} refused (${status}).`);
+  }
+  const read = answer.safeParse(said);
+  if (!read.success) throw new DeviceTrouble('garbage', `The ${name} answers other things than were asked.`);
+  return read.data;
+};
