@@ -1,3 +1,5 @@
+import { availableParallelism } from 'node:os';
+import { fork } from 'node:child_process';
 import { assumptionsWith, WAYS_TO_WORK, type WayToWork } from '../packages/core/src/doors/trial.ts';
 import { CAUSES } from '../packages/core/src/vocabulary/wordLists.ts';
 import { causeOfAilment, playVehicle, type FirstWords, type Played } from '../packages/practice/src/index.ts';
@@ -24,36 +26,78 @@ const WORDS: Readonly<Record<WayToWork, string>> = {
   'test-everything': 'every check first, then the best part',
 };
 
-const played = new Map<WayToWork, Played[]>(WAYS_TO_WORK.map((way) => [way, []]));
 /** Chances said before the first deed, and what was so: by cause, and of the likeliest alone. */
-const said = new Map<string, Array<readonly [said: number, so: boolean]>>();
-const note = (key: string, chance: number, so: boolean) =>
-  said.set(key, [...(said.get(key) ?? []), [chance, so]]);
-const hear = ({ judged, befell }: FirstWords) => {
-  const truth = new Set(befell.map(([name, end]) => `${causeOfAilment(name)} ${end}`));
-  const listed = judged.causes;
-  for (const cause of CAUSES) {
-    // Everywhere together: how many of this cause were foretold, and how many there were.
-    const chance = listed
-      .filter((each) => each.cause === cause)
-      .reduce((sum, each) => sum + each.probability, 0);
-    note(
-      cause,
-      Math.min(1, chance),
-      [...truth].some((each) => each.startsWith(`${cause} `)),
-    );
+type Said = readonly [key: string, said: number, so: boolean];
+interface Chunk {
+  readonly played: Readonly<Record<WayToWork, Played[]>>;
+  readonly said: readonly Said[];
+}
+
+/** Every way deals with the vehicles of so many seeds. */
+const playChunk = (from: number, count: number, told: (done: number) => void): Chunk => {
+  const said: Said[] = [];
+  const hear = ({ judged, befell }: FirstWords) => {
+    const truth = new Set(befell.map(([name, end]) => `${causeOfAilment(name)} ${end}`));
+    const listed = judged.causes;
+    for (const cause of CAUSES) {
+      // Everywhere together: how many of this cause were foretold, and how many there were.
+      const chance = listed
+        .filter((each) => each.cause === cause)
+        .reduce((sum, each) => sum + each.probability, 0);
+      said.push([cause, Math.min(1, chance), [...truth].some((each) => each.startsWith(`${cause} `))]);
+    }
+    const first = listed[0];
+    if (first) said.push(['likeliest', first.probability, truth.has(`${first.cause} ${first.wheelEnd}`)]);
+  };
+  const played = Object.fromEntries(WAYS_TO_WORK.map((way) => [way, []])) as unknown as Chunk['played'];
+  for (let i = 0; i < count; i++) {
+    for (const way of WAYS_TO_WORK)
+      played[way].push(playVehicle(way, from + i, prices, TODAY, way === 'ours' ? hear : undefined));
+    told(i + 1);
   }
-  const first = listed[0];
-  if (first) note('likeliest', first.probability, truth.has(`${first.cause} ${first.wheelEnd}`));
+  return { played, said };
 };
 
-const began = performance.now();
-for (let i = 0; i < vehicles; i++) {
-  for (const way of WAYS_TO_WORK)
-    played.get(way)?.push(playVehicle(way, FIRST + i, prices, TODAY, way === 'ours' ? hear : undefined));
-  if ((i + 1) % 50 === 0)
-    process.stderr.write(`${i + 1} of ${vehicles}, ${Math.round((performance.now() - began) / 1000)} s\n`);
+/** Set in the processes that play a part of the vehicles: the first seed, and how many. */
+const PART = 'HARDY_TRIAL_PART';
+const part = process.env[PART];
+if (part) {
+  const [from = 0, count = 0] = part.split(' ').map(Number);
+  const chunk = playChunk(from, count, () => process.send?.(1));
+  await new Promise<void>((sent) => void process.send?.(chunk, () => sent()));
+  process.exit(0);
 }
+
+const threads = Math.max(1, Math.min(availableParallelism(), vehicles));
+const began = performance.now();
+let done = 0;
+const chunks = await Promise.all(
+  Array.from({ length: threads }, (_, t) => {
+    const from = Math.floor((vehicles * t) / threads);
+    const count = Math.floor((vehicles * (t + 1)) / threads) - from;
+    return new Promise<Chunk>((resolve, reject) => {
+      const worker = fork(import.meta.filename, {
+        execArgv: ['--import', 'tsx'],
+        env: { ...process.env, [PART]: `${FIRST + from} ${count}` },
+        serialization: 'advanced',
+      });
+      worker.on('error', reject);
+      worker.on('exit', (code) => code !== 0 && reject(new Error(`a part of the trial ended with ${code}`)));
+      worker.on('message', (message) => {
+        if (typeof message !== 'number') return resolve(message as unknown as Chunk);
+        done += message;
+        if (done % 50 === 0)
+          process.stderr.write(
+            `${done} of ${vehicles}, ${Math.round((performance.now() - began) / 1000)} s\n`,
+          );
+      });
+    });
+  }),
+);
+const played = new Map(WAYS_TO_WORK.map((way) => [way, chunks.flatMap((chunk) => chunk.played[way])]));
+const said = new Map<string, Array<readonly [said: number, so: boolean]>>();
+for (const [key, chance, so] of chunks.flatMap((chunk) => chunk.said))
+  said.set(key, [...(said.get(key) ?? []), [chance, so]]);
 
 const ours = played.get('ours') ?? [];
 const lines = [

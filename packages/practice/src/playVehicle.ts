@@ -45,9 +45,9 @@ export interface Played {
   readonly visits: number;
   readonly minutes: number;
   readonly referred: boolean;
-  /** Let go with a loose wheel that had been felt, or told of. */
+  /** Let go, after any visit, with a loose wheel that had been felt. */
   readonly unsafe: boolean;
-  /** Let go with a loose wheel that nobody had looked for, or felt. */
+  /** Let go, after any visit or to another workshop, with a loose wheel that nobody had felt. */
   readonly overlooked: boolean;
   /** Stopped for a loose wheel that was none. */
   readonly needlessStop: boolean;
@@ -100,6 +100,18 @@ export const playVehicle = (
   let wrongParts = 0;
   let visits = 1;
   let needlessStop = false;
+  let unsafe = false;
+  let overlooked = false;
+  const felt = (end: End) =>
+    (docket.checks ?? []).some(
+      (each) => each.check === 'bearing.play' && each.wheelEnd === end && each.result === 'clear',
+    );
+  /** The vehicle leaves on its own wheels: whatever it leaves with is counted now, not when the job is over. */
+  const letGo = () => {
+    const loose = ends.filter((end) => vehicle.corners[end].bearing.playMm > DANGEROUS_MM);
+    unsafe ||= loose.some(felt);
+    overlooked ||= loose.some((end) => !felt(end));
+  };
   told({ judged: judge(docket, knowledge), befell: life.befell });
 
   const spend = (now: number) => {
@@ -186,6 +198,7 @@ export const playVehicle = (
     const exist = existing(parts, at);
     cost += partsCost(exist, at);
     for (const part of exist) if (part !== 'sender') fitPart(vehicle, at, part, random);
+    letGo();
     if (isCured(vehicle)) return true;
     wrongParts += parts.length;
     failed(parts.map((part) => ({ event: RENEWED[part], wheelEnd: at, daysAgo: 0, cured: 'no' })));
@@ -195,6 +208,7 @@ export const playVehicle = (
     tried.add(`work:${work}`);
     cost += workCost(work);
     doWork(vehicle, at, work, random);
+    letGo();
     if (isCured(vehicle)) return true;
     failed([]);
     return false;
@@ -252,22 +266,19 @@ export const playVehicle = (
     }
   }
   if (referred) {
+    // Whoever was felt loose goes there on a lorry; what nobody felt drives.
+    overlooked ||= ends.some((end) => vehicle.corners[end].bearing.playMm > DANGEROUS_MM && !felt(end));
     refer();
     visits++;
   }
-  const loose = ends.filter((end) => vehicle.corners[end].bearing.playMm > DANGEROUS_MM);
-  const felt = (end: End) =>
-    (docket.checks ?? []).some(
-      (each) => each.check === 'bearing.play' && each.wheelEnd === end && each.result === 'clear',
-    );
   return {
     cost,
     wrongParts,
     visits,
     minutes,
     referred,
-    unsafe: loose.some(felt),
-    overlooked: loose.some((end) => !felt(end)),
+    unsafe,
+    overlooked,
     needlessStop,
     deeds,
   };

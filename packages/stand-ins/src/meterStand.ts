@@ -12,6 +12,7 @@ const written = (value: number): string =>
 /** A bench meter whose probes are on the bench vehicle: queries by SCPI in lines. Errors queue up and are asked for. */
 export const meterStand = (station: BenchStation): Server =>
   createServer((socket) => {
+    socket.setNoDelay(true);
     let kept = '';
     const errors: string[] = [];
     const answer = (line: string): string | null => {

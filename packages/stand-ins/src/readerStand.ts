@@ -90,6 +90,8 @@ export const readerStand = (
 ): Server => {
   const known = new Set<number>(Object.values(ADDRESS));
   const serve = (socket: Socket) => {
+    // Acknowledgement and answer are two writes: neither waits for the other to be taken.
+    socket.setNoDelay(true);
     const cutter = frameCutter('tester');
     let messages = 0;
     const send = (bytes: Uint8Array) => {

@@ -36,6 +36,9 @@ const ReturnScreen = lazy(() => import('./sheet/PartPaper.tsx').then((m) => ({ d
 const LedgerScreen = lazy(() =>
   import('./ledger/LedgerScreen.tsx').then((m) => ({ default: m.LedgerScreen })),
 );
+const DevicesScreen = lazy(() =>
+  import('./devices/DevicesScreen.tsx').then((m) => ({ default: m.DevicesScreen })),
+);
 const QuoteScreen = lazy(() => import('./quote/QuoteScreen.tsx').then((m) => ({ default: m.QuoteScreen })));
 
 const Lost = () => (
@@ -73,6 +76,8 @@ export function App() {
                   <Route path="/docket/:id/quote" element={<QuoteScreen />} />
                   <Route path="/docket/:id/claim/:n" element={<ClaimScreen />} />
                   <Route path="/docket/:id/return/:n" element={<ReturnScreen />} />
+                  <Route path="/devices" element={<DevicesScreen />} />
+                  <Route path="/docket/:id/devices" element={<DevicesScreen />} />
                   <Route path="/ledger" element={<LedgerScreen />} />
                   <Route path="/orders" element={<OrdersScreen />} />
                   <Route path="/docket/:id/trace" element={<TraceScreen />} />

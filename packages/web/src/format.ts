@@ -1,3 +1,4 @@
+import { format } from 'date-fns/format';
 import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict';
 
 /** Money to the whole unit: what people compare by. */
@@ -16,3 +17,6 @@ export const inHundred = (p: number): string => `${Math.round(p * 100)} in 100`;
 
 /** Hours of work: `1.9 h`. */
 export const hours = (h: number): string => `${h.toFixed(1)} h`;
+
+/** A time of day with seconds: `14:05:09`. */
+export const clock = (iso: string): string => format(new Date(iso), 'HH:mm:ss');

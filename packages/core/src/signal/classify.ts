@@ -8,6 +8,8 @@ import { SPEED_BANDS, type Residual } from './residuals.ts';
 export interface WheelEvidence {
   readonly losses: Losses;
   readonly otherCut: number;
+  /** Speed below which its twin on the axle is lost, 0 where it never is; null where there is none to compare with. */
+  readonly twinCut: number | null;
   readonly events: readonly SignalEvent[];
   readonly total: number;
   readonly turn: TurnFinding | null;
@@ -76,6 +78,8 @@ const LIMITS = {
   weakKmh: 2,
   weakBelow: 0.6,
   weakAbove: 0.04,
+  /** A sound coil may be lost up to walking pace: below this a wheel is weak only against its twin. */
+  weakAnyway: 7,
   /** A dip counts as a loss from this part of the speed, above this speed, and from this size. */
   deep: 0.12,
   deepAboveKmh: 4,
@@ -113,12 +117,17 @@ const weakWheel = (e: WheelEvidence): { margin: number; kmh: number } | null => 
     cut.wellAbove > LIMITS.weakAbove
   )
     return null;
+  if (e.twinCut !== null && cut.kmh < LIMITS.weakAnyway && cut.kmh < e.twinCut + LIMITS.weakKmh) return null;
   const margin =
     4 * (cut.below - LIMITS.weakBelow) +
     (cut.kmh - e.otherCut - LIMITS.weakKmh) / 3 +
     clamp(Math.log(cut.lost / LIMITS.weakLost), 0, 2);
   return { margin, kmh: cut.kmh };
 };
+
+/** Lost when slow, but no slower than a sound coil may be, and nothing on its axle to hold it against. */
+export const isWeakUnheld = ({ twinCut }: WheelEvidence, lostBelowKmh: number | null): boolean =>
+  twinCut === null && lostBelowKmh !== null && lostBelowKmh < LIMITS.weakAnyway;
 
 const turnWheel = ({ turn, events }: WheelEvidence): number | null => {
   if (!turn) return null;

@@ -206,9 +206,15 @@ export const findGains = (
     offsets,
     speeds,
     lead: axleLead(x, axles, n),
+    severalAxles:
+      new Set(
+        log.wheels.flatMap(({ wheelEnd }, w) =>
+          (x[w] as Float64Array).some((value) => value === value) ? [axleOf(wheelEnd)] : [],
+        ),
+      ).size > 1,
     steering: steering ? Float64Array.from(at, (from) => steering[from + (length >> 1)] as number) : null,
   });
-  const read = (straight: number) => gainsAround(log, x, axles, raw, straight, found.bow);
+  const read = (straight: number) => gainsAround(log, x, raw, straight, found.bow);
   const here = read(found.straight);
   const { yaw, widest, level } = here;
   const { logs } = here;
@@ -247,7 +253,6 @@ export const findGains = (
 const gainsAround = (
   log: WheelLog,
   x: readonly Float64Array[],
-  axles: readonly Axle[],
   raw: Float64Array,
   straight: number,
   bow: number,
@@ -260,8 +265,9 @@ const gainsAround = (
     .sort();
   // Where hardly anything is straight the straightest blocks must do.
   const widest = Math.max(STRAIGHT, bends[Math.min(bends.length - 1, LEAST_BLOCKS - 1)] ?? Infinity);
-  const front = axles[0];
-  const onFront = log.wheels.map((_, w) => front !== undefined && (w === front.left || w === front.right));
+  // By its place: the first axle is the first also where one of its wheels is dead.
+  const first = Math.min(...log.wheels.map(({ wheelEnd }) => axleOf(wheelEnd)));
+  const onFront = log.wheels.map(({ wheelEnd }) => axleOf(wheelEnd) === first);
   const signs = log.wheels.map(({ wheelEnd }) => sideSign(wheelEnd));
   const logs = log.wheels.map(() => 0);
   const scratch = new Float64Array(n);

@@ -1,7 +1,7 @@
 import type { WheelLog } from './wheelLog.ts';
 
 /** A log as the contract's CSV: `time_s` and one `<wheel end>_kmh` column each. */
-export const logToCsv = (log: WheelLog, digits = 2): string => {
+export const logToCsv = (log: Pick<WheelLog, 'time' | 'wheels'>, digits = 2): string => {
   const rows: string[] = [['time_s', ...log.wheels.map(({ wheelEnd }) => `${wheelEnd}_kmh`)].join(',')];
   for (let s = 0; s < log.time.length; s++)
     rows.push(

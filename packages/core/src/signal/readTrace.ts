@@ -1,13 +1,14 @@
 import type { TraceFinding, TraceReading } from '../vocabulary/traceReading.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
-import { classify, noiseExcess, RATIO_LIMIT, type WheelEvidence } from './classify.ts';
+import { axleOf } from '../vocabulary/wheelEndWords.ts';
+import { classify, isWeakUnheld, noiseExcess, RATIO_LIMIT, type WheelEvidence } from './classify.ts';
 import { accelerationOf, commonMotion, fasterOfTwo } from './commonMotion.ts';
 import { confidenceOf } from './confidence.ts';
 import { walkDistance } from './distanceWalk.ts';
 import { findEvents, hardMoments, thresholdsOf, type SignalEvent } from './events.ts';
 import { explainFinding } from './explainFinding.ts';
 import { findGains } from './gains.ts';
-import { lossesOf, lowSpeedCut } from './losses.ts';
+import { lossesOf, lowSpeedCut, type Losses } from './losses.ts';
 import { findOncePerTurn, type TurnFinding } from './oncePerTurn.ts';
 import { residualsOf, type Residual } from './residuals.ts';
 import type { WheelLog } from './wheelLog.ts';
@@ -78,6 +79,20 @@ const checkMoves = (log: WheelLog, motion: Float32Array): void => {
       ? 'are zero or missing throughout: the vehicle never moved while this was recorded; record a minute of driving'
       : `show the vehicle moving for only ${moving} samples; record a minute of driving, some of it at walking pace`,
   );
+};
+
+/** A wheel without a signal for this share of the drive is nothing to compare with. */
+const NO_TWIN = 0.5;
+/** Below which speed the other wheel of the axle is lost; null where there is none, or it gives too little. */
+const twinCutOf = (
+  log: WheelLog,
+  w: number,
+  cuts: readonly number[],
+  losses: readonly Losses[],
+): number | null => {
+  const mine = log.wheels[w]?.wheelEnd ?? '';
+  const twin = log.wheels.findIndex(({ wheelEnd }, i) => i !== w && axleOf(wheelEnd) === axleOf(mine));
+  return twin < 0 || (losses[twin]?.share ?? 1) > NO_TWIN ? null : (cuts[twin] ?? 0);
 };
 
 /** The two readings of a log that bends too much to tell a bend from a ratio, in one sentence. */
@@ -154,6 +169,7 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
     const evidence: WheelEvidence = {
       losses: losses[w] as WheelEvidence['losses'],
       otherCut: Math.max(2.5, others[others.length >> 1] ?? 0),
+      twinCut: twinCutOf(log, w, cuts, losses),
       events: mine.events,
       total: mine.total,
       turn,
@@ -179,7 +195,8 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
       (isRatio && gains.error > MOST_BENT) ||
       ((isRatio || pattern === 'normal') &&
         Math.abs(Math.abs(evidence.ratio - 1) - RATIO_LIMIT) < gains.error);
-    const unsure = either || near || (gains.ambiguous !== null && isRatio);
+    const unsure =
+      either || near || isWeakUnheld(evidence, lostBelowKmh) || (gains.ambiguous !== null && isRatio);
     const confidence = unsure ? 0.5 : confidenceOf(pattern, margin);
     const told = explainFinding({ wheelEnd, pattern, ratio, evidence, lostBelowKmh }, options.ratio ?? {});
     return {

@@ -13,6 +13,7 @@ const blocks = (bends: readonly number[], imbalance: number, kmh: number, bow = 
     raw: Float64Array.from(bends, (bend) => bend + imbalance + noise()),
     speeds: new Float64Array(bends.length).fill(kmh),
     lead: Float64Array.from(bends, (bend) => bow * bend * bend + noise()),
+    severalAxles: true,
     steering: null,
   };
 };
@@ -85,5 +86,56 @@ describe('logs that hardly go straight', () => {
       expect(mine?.pattern === 'reads-high' || (mine?.confidence ?? 1) <= 0.6).toBe(true);
     }
     expect(blamed).toBe(0);
+  });
+});
+
+describe('a drive round a yard, with one wheel dead', () => {
+  /** Speeds of four wheels from where they are on the vehicle: half a track, and the first axle on a wider circle. */
+  const yard = (dead: string | null) => {
+    const [halfTrack, wheelbase, hz] = [0.8, 3, 50];
+    const legs = [
+      [6, 5, 0],
+      [8, 8, 0.35],
+      [6, 4, 0],
+    ] as const;
+    const moments = legs.flatMap(([seconds, kmh, yaw]) =>
+      Array.from({ length: seconds * hz }, () => [kmh, yaw] as const),
+    );
+    const random = randomFrom(3);
+    const wheels = ['A1L', 'A1R', 'A2L', 'A2R'].map((wheelEnd) => ({
+      wheelEnd,
+      kmh: Float32Array.from(moments, ([kmh, yaw]) => {
+        const along = kmh / 3.6 + (wheelEnd.endsWith('L') ? -1 : 1) * halfTrack * yaw;
+        const ahead = wheelEnd.startsWith('A1') ? wheelbase * yaw : 0;
+        return wheelEnd === dead ? 0 : Math.hypot(along, ahead) * 3.6 * (1 + 0.002 * random.normal());
+      }),
+    }));
+    return {
+      time: Float64Array.from(moments, (_, i) => i / hz),
+      wheels,
+      vehicle: null,
+      notes: [],
+    };
+  };
+  test.each(['A1L', 'A1R', 'A2L', 'A2R'])('%s: nothing is said for sure of the others', (dead) => {
+    const { findings } = readTrace(yard(dead), 1 / 50).reading;
+    for (const { wheelEnd, pattern, confidence } of findings)
+      if (wheelEnd === dead) expect(pattern).toBe('no-signal');
+      else expect([wheelEnd, pattern === 'normal' || confidence <= 0.5]).toEqual([wheelEnd, true]);
+  });
+
+  test('two coils of one axle that are lost alike when slow are sound; one alone is weak', () => {
+    const log = yard(null);
+    const lost = (ends: readonly string[]) => ({
+      ...log,
+      wheels: log.wheels.map(({ wheelEnd, kmh }) => ({
+        wheelEnd,
+        kmh: ends.includes(wheelEnd) ? kmh.map((v) => (v < 5.3 ? 0 : v)) : kmh,
+      })),
+    });
+    const patterns = (ends: readonly string[]) =>
+      readTrace(lost(ends), 1 / 50).reading.findings.map(({ pattern }) => pattern);
+    expect(patterns(['A2L', 'A2R'])).not.toContain('weak-at-low-speed');
+    expect(patterns(['A2L'])[2]).toBe('weak-at-low-speed');
   });
 });

@@ -10,6 +10,8 @@ export interface StraightEvidence {
   readonly speeds: Float64Array;
   /** How much faster the first axle runs than the last, as a logarithm. */
   readonly lead: Float64Array;
+  /** Wheels of more than one axle give a signal, be it one of an axle only: they run on different circles. */
+  readonly severalAxles: boolean;
   /** Angle of the steering wheel, degrees, where it was logged. */
   readonly steering: Float64Array | null;
 }
@@ -186,7 +188,14 @@ const footOfSteering = (raw: Float64Array, steering: Float64Array): Curve | null
  * place where the drive crowds; the cheapest is taken, and where a second one is hardly dearer and makes another wheel the
  * odd one, it is told as well.
  */
-export const findStraight = ({ raw, offsets, speeds, lead, steering }: StraightEvidence): Straight => {
+export const findStraight = ({
+  raw,
+  offsets,
+  speeds,
+  lead,
+  severalAxles,
+  steering,
+}: StraightEvidence): Straight => {
   const known = Array.from(raw, (r, i) => (r === r ? i : -1)).filter((i) => i >= 0);
   if (known.length === 0 || offsets.length === 0) return { straight: 0, rival: null, bow: 0, bowError: 0 };
   const mode = modeOf(
@@ -197,7 +206,7 @@ export const findStraight = ({ raw, offsets, speeds, lead, steering }: StraightE
   );
   const curve = offsets.length > 1 ? footOfCurve(raw, lead) : null;
   const wheel = steering ? footOfSteering(raw, steering) : null;
-  const bow = curve?.bow ?? (offsets.length > 1 ? BOW.usual : 0);
+  const bow = curve?.bow ?? (severalAxles ? BOW.usual : 0);
   const crowdAt = (c: number) =>
     known.reduce((sum, i) => sum + Math.max(0, 1 - Math.abs((raw[i] as number) - c) / (2 * CROWD)), 0) /
     known.length;
@@ -229,6 +238,6 @@ export const findStraight = ({ raw, offsets, speeds, lead, steering }: StraightE
   const rival = places.find(
     ({ c, cost: its }) => Math.abs(c - best.c) > BALANCED && its - best.cost < SETTLED_BY,
   );
-  const bowError = offsets.length < 2 ? 0 : curve ? curve.bowError : (BOW.most - BOW.least) / 2;
+  const bowError = !severalAxles ? 0 : curve ? curve.bowError : (BOW.most - BOW.least) / 2;
   return { straight: best.c, rival: rival?.c ?? null, bow, bowError };
 };

@@ -141,7 +141,8 @@ export class DeviceDesk {
     ]);
   }
 
-  async view(): Promise<DevicesView> {
+  /** @param names of suppliers, by their name in the catalogue */
+  async view(names: ReadonlyMap<string, string>): Promise<DevicesView> {
     const line = (
       kind: DeviceLine['kind'],
       id: string,
@@ -156,7 +157,9 @@ export class DeviceDesk {
       ...(bench && this.#bench
         ? [line('bench', 'bench', 'Bench', new URL(bench.url).host, this.#bench.talk)]
         : []),
-      ...[...this.#wires].map(([id, { url, talk }]) => line('supplier', id, id, new URL(url).host, talk)),
+      ...[...this.#wires].map(([id, { url, talk }]) =>
+        line('supplier', id, names.get(id) ?? id, new URL(url).host, talk),
+      ),
     ];
     return {
       off: devices.length === 0,

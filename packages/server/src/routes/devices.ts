@@ -1,10 +1,11 @@
 import Router from '@koa/router';
-import { BadInput, benchOrder, Check, parse } from '@hardy/core';
+import { BadInput, benchOrder, Check, parse, SUPPLIERS } from '@hardy/core';
 import { API, type BenchState } from '@hardy/core/contract';
 import type { Bench } from '@hardy/devices';
 import type { Advising } from '../advising/advising.ts';
 import { standsInWords, type DeviceDesk } from '../devices/deviceDesk.ts';
 import { problem } from '../problem.ts';
+import { catalogueRows } from '../store/catalogueRows.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 import type { Store } from '../store/openStore.ts';
 import { docketsOf } from './docketsOf.ts';
@@ -18,25 +19,28 @@ export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDes
   const bench = (asked: string, act: (bench: Bench) => Promise<BenchState>) =>
     desk.bench(asked, act, standsInWords);
 
+  const view = async () =>
+    desk.view(new Map((await catalogueRows(em(), SUPPLIERS)).map(({ id, name }) => [id, name])));
+
   router.get('/devices', async (ctx) => {
-    ctx.body = await desk.view();
+    ctx.body = await view();
   });
   router.post('/devices/find', async (ctx) => {
     parse(API['POST /devices/find'].body, ctx.request.body);
     await desk.find();
-    ctx.body = await desk.view();
+    ctx.body = await view();
   });
 
   router.post('/devices/reader/read', async (ctx) => {
     const { docketId } = parse(API['POST /devices/reader/read'].body, ctx.request.body);
     await read(docketId);
     desk.theReader().begin(docketId);
-    ctx.body = await desk.view();
+    ctx.body = await view();
   });
   router.post('/devices/reader/stop', async (ctx) => {
     parse(API['POST /devices/reader/stop'].body, ctx.request.body);
     desk.theReader().stop();
-    ctx.body = await desk.view();
+    ctx.body = await view();
   });
   router.post('/devices/reader/clear', async (ctx) => {
     const { docketId } = parse(API['POST /devices/reader/clear'].body, ctx.request.body);

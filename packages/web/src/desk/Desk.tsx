@@ -10,6 +10,7 @@ const ROOMS = [
   { to: '/orders', name: 'Suppliers' },
   { to: '/ledger', name: 'Ledger' },
   { to: '/trace', name: 'Trace bench' },
+  { to: '/devices', name: 'Devices' },
   { to: '/setup', name: 'Setup' },
 ] as const;
 

@@ -47,6 +47,9 @@ export function DocketHead({ view, waiting, held, onStep }: Props) {
         <Button variant="text" disabled={!view.canRedo} onClick={() => onStep('redo')}>
           redo <kbd>r</kbd>
         </Button>
+        <Button variant="text" component={Link} to={`/docket/${view.id}/devices`}>
+          devices <kbd>d</kbd>
+        </Button>
         <Button variant="text" component="a" href={`/api/dockets/${view.id}/file`}>
           export
         </Button>

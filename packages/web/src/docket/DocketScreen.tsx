@@ -136,6 +136,7 @@ export function DocketScreen() {
     p: () => void navigate(`/docket/${id}/sheet`),
     q: () => void navigate(`/docket/${id}/quote`),
     t: () => void navigate(`/docket/${id}/trace`),
+    d: () => void navigate(`/docket/${id}/devices`),
     w: () => void navigate(`/docket/${id}/compare`),
     x: () => setClosing(true),
     u: () => void step('undo'),

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 import type { Curve } from '@hardy/core/logs';
+import { plotAxes } from './plotAxes.ts';
 
 export interface PlotCurve {
   readonly label: string;
@@ -24,10 +25,7 @@ interface Props {
   onZoom: (from: number, to: number) => void;
 }
 
-const INK = '#1c2226';
 const SIGNAL = '#b93a10';
-const HAIRLINE = '#cfc6b2';
-const FONT = '12px Barlow, Arial, sans-serif';
 
 const nulled = (values: Float64Array): Array<number | null> =>
   Array.from(values, (value) => (Number.isNaN(value) ? null : value));
@@ -52,24 +50,7 @@ export function SpeedPlot({ label, unit, curves, from, to, height, marks, onZoom
         legend: { show: false },
         cursor: { drag: { x: true, y: false, setScale: false }, points: { show: false } },
         scales: { x: { time: false, min: from, max: to } },
-        axes: [
-          {
-            stroke: INK,
-            font: FONT,
-            size: 26,
-            grid: { stroke: HAIRLINE, width: 0.5 },
-            ticks: { stroke: HAIRLINE, size: 4 },
-            values: (_, ticks) => ticks.map((t) => `${t} s`),
-          },
-          {
-            stroke: INK,
-            font: FONT,
-            size: 68,
-            grid: { stroke: HAIRLINE, width: 0.5 },
-            ticks: { stroke: HAIRLINE, size: 4 },
-            values: (_, ticks) => ticks.map((t, i) => (i === ticks.length - 1 ? `${t} ${unit}` : `${t}`)),
-          },
-        ],
+        axes: plotAxes(unit),
         series: [
           {},
           ...curves.map((curve) => ({

@@ -2,15 +2,17 @@ import type { LivePattern } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemInWords } from '../api/client.ts';
 import { Desk } from '../desk/Desk.tsx';
 import { useTitle } from '../desk/useTitle.ts';
 import { useKeys } from '../desk/useKeys.ts';
+import { useDevices } from '../devices/useDevices.ts';
 import { changeDocket, useDocket } from '../state/useDocket.ts';
 import { checkFromFinding } from './checkFromFinding.ts';
 import { CircumferenceField } from './CircumferenceField.tsx';
 import { FindingList, patternInWords } from './FindingList.tsx';
+import { LivePanel } from './LivePanel.tsx';
 import { LogPlots } from './LogPlots.tsx';
 import { MappingDialog } from './MappingDialog.tsx';
 import { PutOnDocket } from './PutOnDocket.tsx';
@@ -31,6 +33,11 @@ const PRACTICE: readonly LivePattern[] = [
 export function TraceScreen() {
   const { id = null } = useParams();
   const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const live = search.has('live');
+  const setLive = (on: boolean) => setSearch(on ? { live: '' } : {}, { replace: true });
+  const { data: devices } = useDevices();
+  const hasReader = devices?.devices.some(({ kind }) => kind === 'reader') ?? false;
   const trace = useTrace();
   const { file, reading, guess, progress, error, circumference, worker } = trace;
   const { view: docket, busy } = useDocket(id);
@@ -86,7 +93,8 @@ export function TraceScreen() {
     ArrowDown: step(1),
     ArrowUp: step(-1),
     b: () => void navigate(id ? `/docket/${id}` : '/'),
-    Escape: () => trace.cancel(),
+    ...(live ? {} : { Escape: () => trace.cancel() }),
+    ...(hasReader && !live && { v: () => setLive(true) }),
   });
 
   const take = (files: FileList | null) => {
@@ -133,6 +141,11 @@ export function TraceScreen() {
                 event.target.value = '';
               }}
             />
+            {hasReader && !live && (
+              <Button onClick={() => setLive(true)}>
+                Live from the reader <kbd>v</kbd>
+              </Button>
+            )}
             <Button onClick={() => picker.current?.click()}>
               Choose a log <kbd>l</kbd>
             </Button>
@@ -172,7 +185,16 @@ export function TraceScreen() {
             </Button>
           </div>
         )}
-        {!reading && progress === null && (
+        {live && (
+          <LivePanel
+            onStudy={(log) => {
+              setLive(false);
+              void trace.open(log);
+            }}
+            onLeave={() => setLive(false)}
+          />
+        )}
+        {!live && !reading && progress === null && (
           <section className="trace-empty" aria-label="No log yet">
             <p className="card-lead">Drop a wheel-speed log here.</p>
             <p>
@@ -189,7 +211,7 @@ export function TraceScreen() {
             </p>
           </section>
         )}
-        {reading && finding && worker && progress === null && (
+        {!live && reading && finding && worker && progress === null && (
           <div className="trace-zones">
             <div>
               <h2 className="kicker">What each wheel shows</h2>
