@@ -44,6 +44,12 @@ const POLICY = {
   },
 };
 
+/** Whoever asked went away in the middle: a page that was left is no fault of ours. */
+const hungUp = (error: unknown): boolean =>
+  ['ECONNRESET', 'EPIPE', 'ERR_STREAM_PREMATURE_CLOSE'].includes(
+    String((error as { code?: unknown } | null)?.code),
+  );
+
 /** The application, and how to end what it has under way. */
 export interface Served {
   readonly app: Koa;
@@ -65,7 +71,9 @@ export interface Serving {
 /** The application: API under /api, and the built pages when there are any. */
 export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }: Serving): Served => {
   const app = new Koa();
-  app.on('error', logFault);
+  app.on('error', (error: unknown) => {
+    if (!hungUp(error)) logFault(error);
+  });
   const { orm } = store;
   const wrong = (error: unknown) => app.emit('error', error);
   const advising = new Advising(thinkers, () => orm.em.fork());

@@ -16,6 +16,10 @@ interface Seen {
   readonly ratio: number | null;
   readonly evidence: WheelEvidence;
   readonly lostBelowKmh: number | null;
+  /** Hardly a stretch was straight: a ratio may be a bend. */
+  readonly bent: boolean;
+  /** Lost no slower than a sound coil may be, and nothing on its axle to hold it against. */
+  readonly unheld: boolean;
 }
 
 const percentOf = (ratio: number): string => `${(Math.abs(ratio - 1) * 100).toFixed(1)} %`;
@@ -41,7 +45,7 @@ const LOOK_NEXT: Readonly<Record<LivePattern, string>> = {
   noisy: 'Rock the wheel for bearing play, then look at the ring for rust and at the tip for metal.',
 };
 
-const sentenceOf = ({ pattern, ratio, evidence, lostBelowKmh }: Seen): string => {
+const sentenceOf = ({ pattern, ratio, evidence, lostBelowKmh, bent, unheld }: Seen): string => {
   const { losses, turn, events, total, noise } = evidence;
   switch (pattern) {
     case 'normal':
@@ -60,9 +64,13 @@ const sentenceOf = ({ pattern, ratio, evidence, lostBelowKmh }: Seen): string =>
         : 'Disturbed once every turn.';
     case 'reads-high':
     case 'reads-low':
-      return `Reads ${percentOf(ratio ?? 1)} ${pattern === 'reads-high' ? 'high' : 'low'} at every speed: the same ratio all along.`;
+      return bent
+        ? `Reads ${percentOf(ratio ?? 1)} ${pattern === 'reads-high' ? 'high' : 'low'} here, but hardly a stretch is straight: a bend may be all it is. Record a straight one.`
+        : `Reads ${percentOf(ratio ?? 1)} ${pattern === 'reads-high' ? 'high' : 'low'} at every speed: the same ratio all along.`;
     case 'weak-at-low-speed':
-      return `Lost below about ${lostBelowKmh} km/h while the others still read; sound above.`;
+      return unheld
+        ? `Lost below about ${lostBelowKmh} km/h, as a sound coil may be; the other wheel of the axle gives nothing to hold it against.`
+        : `Lost below about ${lostBelowKmh} km/h while the others still read; sound above.`;
     case 'noisy':
       return `Restless: ${noise.times.toFixed(1)} times the noise of the other wheels, ${total} swings both ways.`;
   }
@@ -100,6 +108,8 @@ const reasonsFor = (seen: Seen, context: RatioContext): TraceExplanation[] => {
       ];
     case 'reads-high':
     case 'reads-low':
+      // What may be a bend is explained by no tyre and no ring.
+      if (seen.bent) return [];
       return explainRatio(((seen.ratio ?? 1) - 1) * 100, context).map(({ cause, because, leftPercent }) =>
         why(cause, `${because}; ${Math.abs(leftPercent).toFixed(2)} % left over`),
       );

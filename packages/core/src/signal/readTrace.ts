@@ -191,14 +191,18 @@ export const readTrace = (log: WheelLog, interval: number, options: TraceOptions
       (isRatio || pattern === 'normal') &&
       (Math.abs(other) >= RATIO_LIMIT !== off || (off && Math.sign(other) !== Math.sign(evidence.ratio - 1)));
     // Hardly anything was straight: what that leaves open decides whether this is a ratio at all.
+    const bent = isRatio && gains.error > MOST_BENT;
+    const unheld = pattern === 'weak-at-low-speed' && isWeakUnheld(evidence, lostBelowKmh);
     const near =
-      (isRatio && gains.error > MOST_BENT) ||
+      bent ||
       ((isRatio || pattern === 'normal') &&
         Math.abs(Math.abs(evidence.ratio - 1) - RATIO_LIMIT) < gains.error);
-    const unsure =
-      either || near || isWeakUnheld(evidence, lostBelowKmh) || (gains.ambiguous !== null && isRatio);
+    const unsure = either || near || unheld || (gains.ambiguous !== null && isRatio);
     const confidence = unsure ? 0.5 : confidenceOf(pattern, margin);
-    const told = explainFinding({ wheelEnd, pattern, ratio, evidence, lostBelowKmh }, options.ratio ?? {});
+    const told = explainFinding(
+      { wheelEnd, pattern, ratio, evidence, lostBelowKmh, bent, unheld },
+      options.ratio ?? {},
+    );
     return {
       wheelEnd,
       pattern,

@@ -25,7 +25,7 @@ const notNamed = (what: string) =>
 
 const figureOf = ({ reading }: Measured): string =>
   reading.is === 'steady'
-    ? reading.value.toPrecision(4)
+    ? String(Number(reading.value.toPrecision(4)))
     : reading.is === 'overload'
       ? 'beyond the range'
       : `running, from ${reading.from.toPrecision(3)} to ${reading.to?.toPrecision(3) ?? 'beyond the range'}`;

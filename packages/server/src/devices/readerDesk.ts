@@ -71,7 +71,7 @@ export class ReaderDesk {
     this.#job = { ...NO_JOB, state: 'reading', docketId, of: controllers.length };
     const wasCleared = this.#cleared.has(docketId);
     const told = ({ codes, read }: ReaderCodes) =>
-      `${read.length} of ${controllers.length} controllers, ${codes.length} codes`;
+      `${read.length} of ${controllers.length} controllers, ${codes.length === 1 ? '1 code' : `${codes.length} codes`}`;
     const reading = async (): Promise<ReaderCodes> => {
       const all = await this.#open(
         (reader) =>

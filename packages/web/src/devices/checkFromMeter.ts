@@ -4,16 +4,22 @@ import type { Check } from '@hardy/core/words';
 /** Figures as one writes them down: four digits. */
 const short = (value: number): number => Number(value.toPrecision(4));
 
+/** A figure with its unit, thousands by k and M: `1.2 kohm`, `4.2 Mohm`. */
+const withUnit = (value: number, unit: string): string => {
+  const [scale, letter] = value >= 1e6 ? [1e6, 'M'] : value >= 1e4 ? [1e3, 'k'] : [1, ''];
+  return `${short(value / scale)} ${letter}${unit}`;
+};
+
 /** What a meter showed, in words. */
 export const readingInWords = ({ reading, celsius }: Measured, unit: string): string => {
   const at = celsius === null ? '' : ` at ${celsius.toFixed(0)} \u00B0C`;
   switch (reading.is) {
     case 'steady':
-      return `${short(reading.value)} ${unit}${at}`;
+      return `${withUnit(reading.value, unit)}${at}`;
     case 'overload':
       return `beyond the range${at}: ${unit === 'ohm' ? 'an open circuit' : 'choose a higher one'}`;
     case 'unstable':
-      return `it runs, from ${short(reading.from)} to ${reading.to === null ? 'beyond the range' : `${short(reading.to)} ${unit}`}${at}`;
+      return `it runs, from ${withUnit(reading.from, unit)} to ${reading.to === null ? 'beyond the range' : withUnit(reading.to, unit)}${at}`;
   }
 };
 

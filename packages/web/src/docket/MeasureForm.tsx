@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useDraft } from '../desk/useDraft.ts';
+import { ReadMeter } from '../devices/ReadMeter.tsx';
 import { useLimits } from './limits.ts';
 import { measuredCheck } from './measureFields.ts';
 
@@ -75,6 +76,13 @@ export function MeasureForm({ check, wheelEnd, setting, onAdd: add }: Props) {
           ))}
         </div>
       )}
+      <ReadMeter
+        check={check}
+        of={of}
+        wheelEnd={wheelEnd}
+        onFigures={(figures) => setValues({ ...values, ...figures })}
+        onAdd={onAdd}
+      />
       <div className="reading-form">
         {fields.map(({ key, field: { ask, unit } }) => (
           <TextField

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { age } from '../format.ts';
 import { day } from '../docket/orderWords.ts';
+import { SendByWire } from './SendByWire.tsx';
 
 const STATE_IN_WORDS: Readonly<Record<SupplierOrder['state'], string>> = {
   sent: 'sent, not confirmed',
@@ -15,10 +16,13 @@ interface Props {
   order: SupplierOrder;
   onConfirm?: () => void;
   onReceive?: () => void;
+  onDone?: () => void;
+  /** Whether it can be sent by wire. */
+  byWire?: boolean;
 }
 
 /** One order to a supplier: its lines with what was promised and what came, its file, and what can be done with it. */
-export function OrderSheet({ order, onConfirm, onReceive }: Props) {
+export function OrderSheet({ order, onConfirm, onReceive, onDone, byWire = false }: Props) {
   return (
     <article className="supplier" aria-label={`Order ${order.number}`}>
       <div className="row-head">
@@ -66,6 +70,9 @@ export function OrderSheet({ order, onConfirm, onReceive }: Props) {
           </Button>
         )}
         {onConfirm && <Button onClick={onConfirm}>They said</Button>}
+        {byWire && onDone && (
+          <SendByWire orderId={order.id} canSend={order.state === 'sent'} onDone={onDone} />
+        )}
         <Button variant="text" component="a" href={`/api/orders/${order.id}/file?as=csv`}>
           CSV
         </Button>

@@ -11,6 +11,7 @@ import { useTitle } from '../desk/useTitle.ts';
 import { ConfirmDialog } from './ConfirmDialog.tsx';
 import { OrderSheet } from './OrderSheet.tsx';
 import { ReceiveDialog } from './ReceiveDialog.tsx';
+import { StockByWire } from './StockByWire.tsx';
 import './orders.css';
 
 /** When the next order of the day goes out, as one says it. */
@@ -22,7 +23,15 @@ const untilInWords = ({ days, orderUntil }: ToOrder): string =>
     .filter(Boolean)
     .join(' \u00B7 ');
 
-function Missing({ list, onSend, busy }: { list: ToOrder; onSend: () => void; busy: boolean }) {
+interface MissingProps {
+  list: ToOrder;
+  onSend: () => void;
+  busy: boolean;
+  /** Whether the supplier can be asked by wire. */
+  byWire: boolean;
+}
+
+function Missing({ list, onSend, busy, byWire }: MissingProps) {
   return (
     <li className="supplier">
       <div className="row-head">
@@ -40,6 +49,7 @@ function Missing({ list, onSend, busy }: { list: ToOrder; onSend: () => void; bu
           <li key={`${line.docketId}-${line.partNumber}`}>
             {line.quantity} <span className="mono">{line.partNumber}</span> {line.description}{' '}
             <Link to={`/docket/${line.docketId}`}>docket {line.docketNumber}</Link>
+            {byWire && <StockByWire supplier={list.supplier} partNumber={line.partNumber} />}
           </li>
         ))}
       </ul>
@@ -101,6 +111,7 @@ export function OrdersScreen() {
                     key={list.supplier}
                     list={list}
                     busy={send.isPending}
+                    byWire={all.data.wires.includes(list.supplier)}
                     onSend={() => send.mutate({ id: crypto.randomUUID(), supplier: list.supplier })}
                   />
                 ))}
@@ -115,6 +126,8 @@ export function OrdersScreen() {
                   order={order}
                   onConfirm={() => setConfirming(order)}
                   onReceive={() => setReceiving(order)}
+                  onDone={done}
+                  byWire={all.data.wires.includes(order.supplier)}
                 />
               ))}
               {closed.length > 0 && (

@@ -1,4 +1,4 @@
-import type { LivePattern } from '@hardy/core/words';
+import type { LivePattern, TraceFinding } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useRef, useState } from 'react';
@@ -29,6 +29,15 @@ const PRACTICE: readonly LivePattern[] = [
   'normal',
 ];
 
+/** Which finding is looked at first: of those that are off the surest, else the first. */
+const surestOff = (findings: readonly TraceFinding[]): number =>
+  findings.reduce((best, { pattern, confidence }, i) => {
+    const known = findings[best];
+    const isOff = pattern !== 'normal';
+    const beats = known === undefined || known.pattern === 'normal' || confidence > known.confidence;
+    return isOff && beats ? i : best;
+  }, 0);
+
 /** The Trace bench: a wheel-speed log in, what each wheel shows out. */
 export function TraceScreen() {
   const { id = null } = useParams();
@@ -48,12 +57,11 @@ export function TraceScreen() {
   useTitle('Trace bench', docket ? `docket ${docket.number}` : file?.name);
   const tyre = Object.values(docket?.docket.vehicle?.tyres ?? {})[0] ?? null;
 
-  // The wheel that is off is looked at first.
+  // The wheel that is off is looked at first; of several the surest.
   const [shown, setShown] = useState(reading);
   if (reading !== shown) {
     setShown(reading);
-    const off = reading?.findings.findIndex(({ pattern }) => pattern !== 'normal') ?? -1;
-    setSelected(Math.max(0, off));
+    setSelected(surestOff(reading?.findings ?? []));
   }
   const finding = reading?.findings[Math.min(selected, reading.findings.length - 1)] ?? null;
   const axles = Math.max(2, ...(reading?.findings.map(({ wheelEnd }) => Number(wheelEnd[1])) ?? [2]));
