@@ -208,6 +208,7 @@ const GOOD: Partial<Record<ApiName, () => unknown>> = {
   'POST /devices/reader/clear': () => ({ docketId: made.id, sure: true }),
   'POST /devices/meter/measure': () => ({ what: random.pick(['ohms', 'voltsDc', 'voltsAc']) }),
   'POST /devices/bench/vehicle': () => ({ docketId: made.id, seed: random.below(1000) }),
+  'POST /devices/frame-log': () => ({ text: '(0.000000) bus 18FECA0B#04FF15030501FFFF\n' }),
   'POST /devices/bench/drive': () => ({ drive: random.pick(['yard', 'town']) }),
   'POST /devices/bench/skip': () => ({}),
   'POST /devices/bench/work': () => ({ wheelEnd: 'A1L', fit: 'sensor', work: null }),

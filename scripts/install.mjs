@@ -77,3 +77,24 @@ export const chromium = () => {
   });
   return found();
 };
+
+/** Debian's packages of tools that read what we write, and a program of each. */
+const READING_TOOLS = [
+  ['tshark', '/usr/bin/tshark'],
+  ['lxi-tools', '/usr/bin/lxi'],
+  ['python3-can', '/usr/lib/python3/dist-packages/can/__init__.py'],
+  ['zbar-tools', '/usr/bin/zbarimg'],
+  ['poppler-utils', '/usr/bin/pdftotext'],
+  ['sqlite3', '/usr/bin/sqlite3'],
+];
+
+/** Installs by apt what is missing of the tools that read what we write, where we may; what stays missing is skipped with a line. */
+export const readingTools = () => {
+  const missing = READING_TOOLS.filter(([, file]) => !existsSync(file)).map(([name]) => name);
+  if (missing.length === 0 || process.getuid?.() !== 0) return;
+  process.stdout.write(`Installing ${missing.join(', ')}\n`);
+  const apt = { stdio: 'ignore', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+  run('apt-get', ['update', '-qq'], apt);
+  // One by one: a package that cannot be had does not keep the others out.
+  for (const name of missing) run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], apt);
+};

@@ -18,7 +18,7 @@ import { writeSection } from './writeSection.ts';
 
 /*
  * What we say on the wire, read by tools that are not ours, from Debian's packages: where one is missing its line says so
- * and nothing fails. Use: npm run interop
+ * and nothing fails. Use: npm run interop [-- --dry] [-- --counts FILE]
  */
 interface Line {
   readonly what: string;
@@ -67,6 +67,7 @@ const PYTHON = process.env.HARDY_PYTHON ?? '/usr/bin/python3';
 /** Port that ISO 13400-2 gives to diagnostics: tools know the traffic by it. */
 const DIAGNOSTICS = 13400;
 const station = new BenchStation(11);
+station.probes = { wheelEnd: 'A1L', plug: 'loom', pins: 'feed to ground', turnsPerSecond: 0 };
 
 await trying('diagnostic traffic: no malformed frame, the same codes', 'tshark', async () => {
   const file = join(folder, 'wire.pcapng');
@@ -272,6 +273,8 @@ const table = [
   ),
 ].join('\n');
 console.log(table);
+const counts = process.argv.indexOf('--counts');
+if (counts > 0) writeFileSync(process.argv[counts + 1] ?? 'interop.json', JSON.stringify(lines));
 if (!process.argv.includes('--dry'))
   writeSection('formats.md', 'interop', `Made by \`npm run interop\`.\n\n${table}`);
 process.exit(lines.some(({ ok }) => ok === false) ? 1 : 0);

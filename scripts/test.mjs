@@ -1,7 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium, installPackages, ROOT, run } from './install.mjs';
+import { chromium, installPackages, readingTools, ROOT, run } from './install.mjs';
 
 /**
  * The whole check: types, lint, format, dependency rules, unit tests, browser tests. Goes on after a failure so that
@@ -116,6 +116,19 @@ step('browser tests', () => {
   passed += counts.expected;
   failed += counts.unexpected + counts.flaky + counts.skipped;
   if (result.status !== 0 && counts.unexpected === 0) failed++;
+});
+
+step('read by tools that are not ours', () => {
+  readingTools();
+  const file = join(results, 'interop.json');
+  const browser = chromium();
+  run('npx', ['--no-install', 'tsx', 'scripts/interop.ts', '--dry', '--counts', file], {
+    env: { ...process.env, ...(browser ? { HARDY_CHROMIUM: browser } : {}) },
+  });
+  const lines = jsonAt(file);
+  if (!lines) return count(false, 'tools that are not ours did not run');
+  // A tool that cannot be had is neither: its line says so.
+  for (const { what, ok } of lines) if (ok !== null) count(ok, `read by another tool: ${what}`);
 });
 
 for (const name of wrong) process.stdout.write(`\nfailed: ${name}`);

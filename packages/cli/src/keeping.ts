@@ -1,5 +1,5 @@
 import { BadInput } from '@hardy/core';
-import { existsSync } from 'node:fs';
+import { existsSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 
 /** Where the server keeps its database unless it is told otherwise. */
@@ -49,11 +49,39 @@ export const backup = (database = DATABASE, to: string | undefined): Promise<Bac
     };
   });
 
-/** Puts a backup in the place of a shop’s database, which is kept aside. Refuses while a server has it open. */
-export const restore = (folder: string, database = DATABASE): Promise<Restoration> =>
+/** What `hardy pack` prints. */
+export interface ShopPacked {
+  readonly format: 'hardy-spoke/shop-packed';
+  readonly version: 1;
+  readonly file: string;
+  readonly bytes: number;
+  readonly files: ReadonlyArray<{ readonly name: string; readonly sha256: string; readonly bytes: number }>;
+}
+
+/** Packs a whole shop into one zip, beside a running server too. */
+export const pack = (zip: string, database = DATABASE): Promise<ShopPacked> =>
   told(async () => {
-    const { restoreBackup } = await keeper();
-    return { format: 'hardy-spoke/restored', version: 1, ...(await restoreBackup(folder, database)) };
+    const { packShop } = await keeper();
+    return { format: 'hardy-spoke/shop-packed', version: 1, ...(await packShop(database, zip)) };
+  });
+
+/**
+ * Puts a backup, or a packed shop, in the place of a shop’s database, which is kept aside. Refuses while a server has it
+ * open.
+ */
+export const restore = (from: string, database = DATABASE): Promise<Restoration> =>
+  told(async () => {
+    const { restoreBackup, unpackShop } = await keeper();
+    const unpacked = statSync(from, { throwIfNoEntry: false })?.isFile() ? await unpackShop(from) : null;
+    try {
+      return {
+        format: 'hardy-spoke/restored',
+        version: 1,
+        ...(await restoreBackup(unpacked ?? from, database)),
+      };
+    } finally {
+      if (unpacked) rmSync(unpacked, { recursive: true, force: true });
+    }
   });
 
 /** What `hardy relearn` prints. */

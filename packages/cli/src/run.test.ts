@@ -166,7 +166,7 @@ describe('as a program', () => {
   test('--help tells every command and ends well; a slip is told in one line', () => {
     const help = hardy('--help');
     expect(help.status).toBe(0);
-    expect(lines(help.stdout)).toHaveLength(8);
+    expect(lines(help.stdout)).toHaveLength(9);
     expect(hardy('backup', '--help').status).toBe(0);
     for (const args of [
       [],
@@ -217,6 +217,8 @@ describe('as a program', () => {
       1,
       [expect.stringMatching(/none\.sqlite cannot be opened: it does not exist/)],
     ]);
+    const packed = hardy('pack', join(folder, 'shop.zip'), '--database', shop);
+    expect([packed.status, lines(packed.stderr)]).toEqual([1, [expect.stringMatching(/does not exist/)]]);
     const restored = hardy('restore', folder, '--database', shop);
     expect([restored.status, lines(restored.stderr)]).toEqual([
       1,

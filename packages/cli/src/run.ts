@@ -22,12 +22,21 @@ import {
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { join } from 'node:path';
-import { backup, relearn, restore, type BackupMade, type Relearned, type Restoration } from './keeping.ts';
+import {
+  backup,
+  pack,
+  relearn,
+  restore,
+  type BackupMade,
+  type Relearned,
+  type Restoration,
+  type ShopPacked,
+} from './keeping.ts';
 import { readSource } from './readSource.ts';
 import { dictionaryFromFolder, hasVehicle, sliceFromFolder, vehiclesFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] | hardy restore FOLDER [--database FILE] | hardy relearn [--database FILE]';
+  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] | hardy pack SHOP.zip [--database FILE] | hardy restore FOLDER|SHOP.zip [--database FILE] | hardy relearn [--database FILE]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -105,6 +114,7 @@ const TAKES: Readonly<Record<string, readonly string[]>> = {
   fit: ['catalogue'],
   compare: ['catalogue', 'seed'],
   backup: ['database', 'to'],
+  pack: ['database'],
   restore: ['database'],
   relearn: ['database'],
 };
@@ -124,6 +134,7 @@ export type Said =
   | Comparison
   | BackupMade
   | Restoration
+  | ShopPacked
   | Relearned;
 
 /**
@@ -155,9 +166,10 @@ export const run = async (args: readonly string[], now: Date): Promise<Said> => 
   if (!file || extra)
     throw new BadInput(
       '',
-      `${command} takes one ${command === 'restore' ? 'folder of a backup' : 'file, or - for standard input'}; ${USAGE}`,
+      `${command} takes one ${command === 'restore' ? 'folder of a backup or packed shop' : command === 'pack' ? 'zip to make' : 'file, or - for standard input'}; ${USAGE}`,
     );
   if (command === 'restore') return restore(file, values.database);
+  if (command === 'pack') return pack(file, values.database);
   if (command === 'advise') {
     const docket = parseDocket(await jsonFrom(file));
     return advise(docket, await knowledgeFor(docket, values.catalogue, now));

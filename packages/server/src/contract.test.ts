@@ -126,6 +126,10 @@ test('every way in answers as the contract says', async () => {
   await ask('POST /devices/reader/stop', '/devices/reader/stop', {});
   let state = 'reading';
   while (state === 'reading') state = (await ask('GET /devices', '/devices')).reading.state;
+  const { log } = await ask('GET /devices/bench/frame-log', '/devices/bench/frame-log');
+  expect((await ask('POST /devices/frame-log', '/devices/frame-log', { text: log })).read).toEqual([
+    'Bus, address 0B',
+  ]);
   await ask('POST /devices/reader/clear', '/devices/reader/clear', { docketId: opened.id, sure: true });
   await ask('POST /devices/bench/probes', '/devices/bench/probes', {
     wheelEnd: 'A1L',

@@ -5,6 +5,7 @@ import { BenchCheck, BenchDrive, BenchProbes, BenchVehicleOrder, BenchWork } fro
 import Koa from 'koa';
 import { z } from 'zod';
 import { NotNow, type BenchStation } from './benchStation.ts';
+import { busLogOf } from './busLog.ts';
 
 const read = <S extends z.ZodType>(schema: S, body: unknown): z.output<S> => {
   const given = schema.safeParse(body);
@@ -18,6 +19,9 @@ export const benchControl = (station: BenchStation, clock: () => number = Date.n
   const state = () => station.stateAt(clock());
   router.get('/state', (ctx) => {
     ctx.body = state();
+  });
+  router.get('/frame-log', (ctx) => {
+    ctx.body = { log: busLogOf(station.memoryAt(clock())) };
   });
   router.post('/vehicle', (ctx) => {
     station.put(read(BenchVehicleOrder, ctx.request.body));

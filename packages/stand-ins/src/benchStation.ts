@@ -85,6 +85,9 @@ export class BenchStation {
     if (!this.#life) throw new NotNow('No vehicle is on the bench. Put the docket’s on it first.');
     return this.#life.vehicle;
   }
+  get isTrailer(): boolean {
+    return this.#life?.vehicle.build.driven === 'trailer';
+  }
   get ends(): End[] {
     return endsOf(this.vehicle.build);
   }
@@ -192,7 +195,7 @@ export class BenchStation {
     const at = this.#at(now);
     const memory = this.isEmpty ? null : this.memoryAt(now);
     return {
-      vehicle: this.#about && { ...this.#about, ends: this.ends },
+      vehicle: this.#about && { ...this.#about, ends: this.ends, trailer: this.isTrailer },
       lamp: memory?.lamp ?? false,
       grinds: memory?.falseAction ?? false,
       driving: at && {

@@ -111,16 +111,26 @@ export const readerStand = (
       for (const frame of frames) {
         if (frame.type === TYPE.activationRequest) {
           const [high = 0, low = 0] = frame.payload;
-          // Tester, this entity, let in or not, reserved. On an empty bench nothing is switched on.
+          // Tester, this entity, let in or not, reserved. An empty bench is not switched on, a trailer has another plug.
           send(
             encodeFrame({
               type: TYPE.activationResponse,
-              payload: Uint8Array.of(high, low, 0x10, 0x00, station.isEmpty ? 0x00 : 0x10, 0, 0, 0, 0),
+              payload: Uint8Array.of(
+                high,
+                low,
+                0x10,
+                0x00,
+                station.isEmpty || station.isTrailer ? 0x00 : 0x10,
+                0,
+                0,
+                0,
+                0,
+              ),
             }),
           );
           continue;
         }
-        if (station.isEmpty) continue;
+        if (station.isEmpty || station.isTrailer) continue;
         const message = frame.type === TYPE.message ? messageOf(frame) : null;
         if (!message) continue;
         messages++;

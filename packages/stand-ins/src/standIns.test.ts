@@ -1,8 +1,11 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import type { AddressInfo, Server } from 'node:net';
 import { createServer } from 'node:net';
+import { BenchVehicleOrder } from '@hardy/core/bench';
 import {
+  busCodeText,
   codeBytes,
+  codesOnBus,
   codeText,
   DeviceTrouble,
   encodeFrame,
@@ -12,9 +15,11 @@ import {
   openMeter,
   openReader,
   readAll,
+  readFrameLog,
   type Controller,
 } from '@hardy/devices';
 import fc from 'fast-check';
+import { busLogOf } from './busLog.ts';
 import { ADDRESS, BenchStation, meterStand, readerStand, type Mischief } from './index.ts';
 
 const CONTROLLERS: readonly Controller[] = [
@@ -210,5 +215,75 @@ describe('a meter on the bench', () => {
     expect(await meter.measure('voltsDc')).toMatchObject({ is: 'steady' });
     expect(await meter.temperature()).toBe(15);
     meter.close();
+  });
+});
+
+describe('a docket’s vehicle on the bench', () => {
+  const order = (more: Partial<BenchVehicleOrder> = {}): BenchVehicleOrder =>
+    BenchVehicleOrder.parse({
+      name: 'box trailer',
+      docketId: 'd1',
+      seed: 3,
+      axles: 3,
+      driven: 'trailer',
+      knuckle: null,
+      salt: null,
+      ageYears: null,
+      distanceKm: null,
+      tyre: null,
+      sensing: Array.from({ length: 3 }, () => ({
+        sensor: 'passive',
+        mounting: 'separate',
+        target: 'ring-on-hub',
+        ringSoldAlone: true,
+        count: 80,
+      })),
+      detailedCodes: true,
+      codes: [{ of: 'A2R', failure: '13', active: true }],
+      wheel: 'A2R',
+      ...more,
+    });
+  test('a trailer of three axles has the fault that was told, and says so on its bus', () => {
+    const station = new BenchStation();
+    station.put(order());
+    expect(station.ends).toEqual(['A1L', 'A1R', 'A2L', 'A2R', 'A3L', 'A3R']);
+    expect(station.memoryAt(0).troubles).toContainEqual({ of: 'A2R', failure: '13', active: true });
+    const codes = codesOnBus(readFrameLog(busLogOf(station.memoryAt(0))).frames);
+    expect(codes.map(busCodeText)).toContain('SPN 792 FMI 5');
+    station.startDrive(0, 'town');
+    const sound = station.speedsAt(30_000);
+    expect(sound).toHaveLength(6);
+    expect(Math.max(...sound)).toBeGreaterThan(3);
+    expect(sound[3]).toBe(0);
+  });
+  test('what a drive finds is found on the way, not before', () => {
+    const station = new BenchStation();
+    station.put(order({ codes: [{ of: 'A1L', failure: '31', active: true }], wheel: 'A1L' }));
+    station.clear(0);
+    const before = station.memoryAt(0).troubles.length;
+    station.startDrive(1000, 'town');
+    expect(station.memoryAt(1001).troubles).toHaveLength(before);
+    expect(() => station.mend({ wheelEnd: 'A1L', fit: 'sensor', work: null }, 5000)).toThrow(/being driven/);
+    expect(station.stateAt(41_000).driving?.seconds).toBe(40);
+    station.skip();
+    expect(station.memoryAt(5000).troubles.length).toBeGreaterThan(before);
+    expect(station.stateAt(5000)).toMatchObject({ driving: null, lamp: true });
+  });
+  test('an empty bench, a wheel it has not and a drive there is none are told', () => {
+    const station = new BenchStation();
+    expect(station.stateAt(0)).toMatchObject({ vehicle: null, lamp: false });
+    expect(() => station.startDrive(0)).toThrow(/No vehicle is on the bench/);
+    expect(station.ohms()).toBe(Infinity);
+    station.put(order({ axles: 2 }));
+    expect(() => station.mend({ wheelEnd: 'A3L', fit: 'sensor', work: null }, 0)).toThrow(/no wheel A3L/);
+    expect(() => station.startDrive(0, 'moon')).toThrow(/no drive "moon"/);
+    expect(() => station.mend({ wheelEnd: null, fit: 'sensor', work: null }, 0)).toThrow(/Say which/);
+  });
+  test('a reader is not let onto an empty bench, nor onto a trailer', async () => {
+    const station = new BenchStation();
+    const where = await listen(readerStand(station));
+    expect((await trouble(openReader(where, HURRY))).message).toMatch(/does not let the reader in/);
+    station.put(order());
+    expect((await trouble(openReader(where, HURRY))).kind).toBe('refused');
   });
 });

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { Knowledge } from '../advice/knowledge.ts';
 import { Advice } from '../vocabulary/advice.ts';
-import { BenchDrive, BenchEnd, BenchProbes, BenchState, BenchWork } from '../vocabulary/bench.ts';
+import { BenchBus, BenchDrive, BenchEnd, BenchProbes, BenchState, BenchWork } from '../vocabulary/bench.ts';
 import { Check, CHECK_NAMES } from '../vocabulary/check.ts';
-import { MeterQuantity } from '../vocabulary/devices.ts';
+import { MeterQuantity, ReaderCodes } from '../vocabulary/devices.ts';
 import { CataloguePart } from '../vocabulary/catalogue.ts';
 import { Comparison } from '../vocabulary/comparison.ts';
 import { Docket } from '../vocabulary/docket.ts';
@@ -254,6 +254,8 @@ export const API = {
     query: z.strictObject({ hz: z.coerce.number().int().min(10).max(50).default(50) }),
     answer: z.string(),
   },
+  /** The codes in a frame log of a vehicle's bus. */
+  'POST /devices/frame-log': { body: z.strictObject({ text: words }), answer: ReaderCodes },
   'POST /devices/meter/measure': { body: z.strictObject({ what: MeterQuantity }), answer: Measured },
   /** The bench that stands in for a vehicle. */
   'POST /devices/bench/vehicle': {
@@ -267,6 +269,8 @@ export const API = {
     }),
     answer: BenchState,
   },
+  /** What runs over its bus, as a frame log. */
+  'GET /devices/bench/frame-log': { answer: BenchBus },
   'POST /devices/bench/drive': { body: BenchDrive, answer: BenchState },
   'POST /devices/bench/skip': { body: nothing, answer: BenchState },
   'POST /devices/bench/work': { body: BenchWork, answer: BenchState },

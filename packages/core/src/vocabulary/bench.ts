@@ -89,7 +89,15 @@ export const BenchFound = z.object({ found: z.record(z.string(), z.unknown()).nu
 
 /** What anybody can see of the bench. */
 export const BenchState = z.object({
-  vehicle: z.object({ name: z.string(), docketId: z.string(), ends: z.array(BenchEnd) }).nullable(),
+  vehicle: z
+    .object({
+      name: z.string(),
+      docketId: z.string(),
+      ends: z.array(BenchEnd),
+      /** A trailer speaks over its bus, not to a reader. */
+      trailer: z.boolean(),
+    })
+    .nullable(),
   /** The anti-lock lamp. */
   lamp: z.boolean(),
   /** The pedal grinds: brakes were let off for nothing. */
@@ -98,3 +106,6 @@ export const BenchState = z.object({
   probes: BenchProbes,
 });
 export type BenchState = z.infer<typeof BenchState>;
+
+/** What runs over a vehicle's bus, as loggers write it. */
+export const BenchBus = z.object({ log: z.string().max(1_000_000) });

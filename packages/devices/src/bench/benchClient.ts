@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import {
+  BenchBus,
   BenchFound,
   BenchState,
   type BenchDrive,
@@ -13,6 +14,8 @@ import { askJson } from '../wire/askJson.ts';
 /** The bench that stands in for a vehicle. All calls throw DeviceTrouble with a sentence to show. */
 export interface Bench {
   state(): Promise<BenchState>;
+  /** What runs over its bus, as a frame log. */
+  bus(): Promise<string>;
   put(vehicle: BenchVehicleOrder): Promise<BenchState>;
   drive(drive: z.infer<typeof BenchDrive>['drive']): Promise<BenchState>;
   /** To the end of a drive at once. */
@@ -31,6 +34,7 @@ export const benchAt = (url: string): Bench => {
     askJson({ name: 'bench', url: `${url}${path}`, answer, body, withinMs: PATIENCE_MS });
   return {
     state: () => ask('/state', BenchState),
+    bus: async () => (await ask('/frame-log', BenchBus)).log,
     put: (vehicle) => ask('/vehicle', BenchState, vehicle),
     drive: (drive) => ask('/drive', BenchState, { drive }),
     skip: () => ask('/skip', BenchState, {}),

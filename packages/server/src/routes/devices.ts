@@ -4,6 +4,7 @@ import { API, type BenchState } from '@hardy/core/contract';
 import type { Bench } from '@hardy/devices';
 import type { Advising } from '../advising/advising.ts';
 import { standsInWords, type DeviceDesk } from '../devices/deviceDesk.ts';
+import { codesOfFrameLog } from '../devices/frameLogCodes.ts';
 import { problem } from '../problem.ts';
 import { catalogueRows } from '../store/catalogueRows.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
@@ -76,6 +77,10 @@ export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDes
       .finally(() => res.end());
   });
 
+  router.post('/devices/frame-log', (ctx) => {
+    ctx.body = codesOfFrameLog(parse(API['POST /devices/frame-log'].body, ctx.request.body).text);
+  });
+
   router.post('/devices/meter/measure', async (ctx) => {
     ctx.body = await desk.measure(parse(API['POST /devices/meter/measure'].body, ctx.request.body).what);
   });
@@ -90,6 +95,15 @@ export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDes
       await knowledgeFor(em(), docket),
     );
     ctx.body = await bench(`put ${order.name} on the bench`, (on) => on.put(order));
+  });
+  router.get('/devices/bench/frame-log', async (ctx) => {
+    ctx.body = {
+      log: await desk.bench(
+        'what runs over the bus?',
+        (on) => on.bus(),
+        (log) => `${log.trim().split('\n').length} frames`,
+      ),
+    };
   });
   router.post('/devices/bench/drive', async (ctx) => {
     const { drive } = parse(API['POST /devices/bench/drive'].body, ctx.request.body);

@@ -5,13 +5,17 @@ import { start, type Running } from '../start.ts';
 
 export const ROOT = join(__dirname, '../../../..');
 
-/** A running server on the demo scenario, in a folder of its own, on a free port; `api` calls it. */
-export const openScenario = async (scenario = true, devices?: object) => {
+/**
+ * A running server on the demo scenario, in a folder of its own, on a free port; `api` calls it.
+ * @param at a database that is there already; it outlives the server
+ */
+export const openScenario = async (scenario = true, devices?: object, at?: string) => {
   const folder = mkdtempSync(join(tmpdir(), 'hardy-test-'));
   const file = join(folder, 'devices.json');
   if (devices) writeFileSync(file, JSON.stringify(devices));
+  const database = at ?? join(folder, 'test.sqlite');
   const opened: Running = await start({
-    database: join(folder, 'test.sqlite'),
+    database,
     port: 0,
     webFolder: null,
     scenario: scenario ? join(ROOT, 'demo') : null,
@@ -41,5 +45,5 @@ export const openScenario = async (scenario = true, devices?: object) => {
       body: JSON.parse(text || 'null') as never,
     };
   };
-  return { running, api };
+  return { running, api, database };
 };

@@ -18,6 +18,7 @@ import { call } from '../api/client.ts';
 import { Choice } from '../desk/Choice.tsx';
 import { changeDocket } from '../state/useDocket.ts';
 import { LampGlyph } from './LampGlyph.tsx';
+import { putFrameLog } from './ReaderPanel.tsx';
 import { lookAgain } from './useDevices.ts';
 
 interface Props {
@@ -114,6 +115,18 @@ export function BenchPanel({ bench, docketId, docket, advice, act }: Props) {
             <strong data-testid="lamp">{lamp ? 'anti-lock lamp lit' : 'anti-lock lamp out'}</strong>
             {grinds && <span className="look-here"> the pedal grinds when stopping</span>}
           </p>
+          {vehicle.trailer && (
+            <p className="device-acts">
+              A trailer speaks over its bus, not to this reader:
+              <Button
+                onClick={() =>
+                  tell(async () => putFrameLog(docketId, (await call('GET /devices/bench/frame-log')).log))
+                }
+              >
+                Listen to its bus
+              </Button>
+            </p>
+          )}
           {driving ? (
             <div className="trace-progress">
               <LinearProgress

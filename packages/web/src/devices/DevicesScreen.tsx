@@ -13,7 +13,7 @@ import { BenchPanel } from './BenchPanel.tsx';
 import { ClearDialog } from './ClearDialog.tsx';
 import { DeviceCard, SupplierLine } from './DeviceCard.tsx';
 import { MeterPanel } from './MeterPanel.tsx';
-import { putCodes, readAll, ReaderPanel } from './ReaderPanel.tsx';
+import { putCodes, putFrameLog, readAll, ReaderPanel } from './ReaderPanel.tsx';
 import { lookAgain, useDevices } from './useDevices.ts';
 import './devices.css';
 
@@ -59,7 +59,7 @@ export function DevicesScreen() {
     setProblem(null);
     setDone(null);
     void how().then(
-      () => setDone(said),
+      () => said !== null && setDone(said),
       (why: unknown) => {
         setProblem(problemInWords(why));
         void lookAgain();
@@ -160,6 +160,7 @@ export function DevicesScreen() {
                       docketId={id}
                       act={(how) => act(how)}
                       onPut={put}
+                      onFrameLog={(text) => act(() => putFrameLog(id, text).then(setDone))}
                       onClear={() => setClearing(true)}
                     />
                   )}

@@ -2,12 +2,14 @@ import type { DevicesView } from '@hardy/core/contract';
 import { takeReaderCodes } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
+import { useRef } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/client.ts';
 import { changeDocket } from '../state/useDocket.ts';
 import { lookAgain } from './useDevices.ts';
 
 interface Props {
+  onFrameLog: (text: string) => void;
   view: DevicesView;
   docketId: string;
   /** Runs something that may fail; the words of the failure are shown. */
@@ -32,8 +34,19 @@ export const putCodes = (view: DevicesView, docketId: string) => async (): Promi
   );
 };
 
+/** Puts the codes of a frame log on a docket; says how many there were. */
+export const putFrameLog = async (docketId: string, text: string): Promise<string> => {
+  const result = await call('POST /devices/frame-log', { body: { text } });
+  const { length } = result.codes;
+  await changeDocket(docketId, `frame log: ${length} codes`, (docket) => takeReaderCodes(docket, result));
+  return length === 0
+    ? 'No code stands in it, and none stood: that is on the docket.'
+    : `${result.codes.map(({ code, status }) => `${code} ${status}`).join(', ')}: on the docket.`;
+};
+
 /** Read every controller, put it on the docket, clear. */
-export function ReaderPanel({ view, docketId, act, onPut, onClear }: Props) {
+export function ReaderPanel({ view, docketId, act, onPut, onClear, onFrameLog }: Props) {
+  const picker = useRef<HTMLInputElement>(null);
   const { reading } = view;
   const mine = reading.docketId === docketId ? reading : null;
   const result = mine?.result ?? null;
@@ -52,6 +65,19 @@ export function ReaderPanel({ view, docketId, act, onPut, onClear }: Props) {
           <Button component={Link} to={`/docket/${docketId}/trace?live`}>
             Live speeds <kbd>v</kbd>
           </Button>
+          <input
+            ref={picker}
+            type="file"
+            className="unseen"
+            tabIndex={-1}
+            aria-label="Frame log"
+            accept=".log,.txt,text/*"
+            onChange={({ target }) => {
+              void target.files?.[0]?.text().then(onFrameLog);
+              target.value = '';
+            }}
+          />
+          <Button onClick={() => picker.current?.click()}>From a frame log&hellip;</Button>
           <Button onClick={onClear}>
             Clear codes&hellip; <kbd>c</kbd>
           </Button>
