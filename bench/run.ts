@@ -14,6 +14,7 @@ import { deskLoad } from './deskLoad.ts';
 import { nineAxles } from './nineAxles.ts';
 import { vehicleTimes } from './vehicleTimes.ts';
 import { learningTimes } from './learningTimes.ts';
+import { liveFrames } from './liveFrames.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -131,3 +132,7 @@ if (bytes !== null) {
   say('of which advise, in the worker', keys.advise, 'the measure of the line above');
   say('a keystroke with 1,000 words in the line', keys.thousandWords, 'target median under 50 ms');
 }
+const live = await liveFrames();
+process.stdout.write(
+  `live speeds at 50 Hz, ${live.frames} frames: longest ${live.longest.toFixed(0)} ms (an empty page: ${live.idle.toFixed(0)} ms), ${live.late} over 100 ms (target none), ${live.hz.toFixed(0)} samples a second came\n`,
+);

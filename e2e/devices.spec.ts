@@ -140,7 +140,9 @@ test('read, watched live, measured, ordered by wire, fitted, cleared, driven: la
   await key(page, 'Enter');
   await page.getByRole('button', { name: 'Read the meter' }).focus();
   await key(page, 'Enter');
-  await expect(page.getByRole('dialog').getByRole('textbox', { name: /, V$/ }).first()).toHaveValue(/^1[0-3](\.\d+)?$/);
+  await expect(page.getByRole('dialog').getByRole('textbox', { name: /, V$/ }).first()).toHaveValue(
+    /^1[0-3](\.\d+)?$/,
+  );
   await page.getByRole('button', { name: 'Add', exact: true }).focus();
   await key(page, 'Enter');
   await saved(page);

@@ -3,6 +3,7 @@ import { expect, test, type APIRequestContext, type Page } from '@playwright/tes
 import { takeOffer } from '@hardy/core/words';
 import type { Comeback, DocketView } from '@hardy/core/contract';
 import { changed, made, read } from './dockets.ts';
+import { scan } from './wedge.ts';
 
 const TODAY = new Date().toLocaleDateString('sv-SE');
 const opened: string[] = [];
@@ -22,11 +23,6 @@ const soldTo = async (request: APIRequestContext, words: string): Promise<Docket
   return changed(request, taken, {
     handed: [{ partNumber: main?.partNumber ?? '', quantity: 1, on: TODAY }],
   });
-};
-/** What a scanner does: the bars of a sheet, typed faster than any hand, with Enter. */
-const scan = async (page: Page, number: number) => {
-  await page.keyboard.type(`HSD${number}`, { delay: 5 });
-  await page.keyboard.press('Enter');
 };
 const grave = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -57,7 +53,7 @@ test('what came of it is entered by a scan, in words, by keyboard alone, and the
   );
   await page.goto('/');
   await expect(page.getByRole('table')).toBeVisible();
-  await scan(page, sale.number);
+  await scan(page, `HSD${sale.number}`);
   await expect(page).toHaveURL(new RegExp(sale.id));
   await expect(page.getByTestId('next')).toBeVisible();
   await page.keyboard.press('x');

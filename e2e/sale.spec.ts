@@ -1,5 +1,6 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
 import { changed, made, read } from './dockets.ts';
+import { scan } from './wedge.ts';
 
 /** A key alone is a command: a hand rests between two. */
 const key = async (page: Page, name: string) => {
@@ -123,8 +124,7 @@ test('a check goes home on its sheet, and its result comes back by a scan and on
   // Days later, on the counter: the wedge types the bars.
   await page.goto('/');
   await expect(page.getByRole('textbox', { name: 'Counter line' })).toBeFocused();
-  await page.keyboard.type(`HSD${view.number}`);
-  await page.keyboard.press('Enter');
+  await scan(page, `HSD${view.number}`);
   await expect(page).toHaveURL(new RegExp(`/docket/${view.id}`));
   await expect(page.getByTestId('verdict')).toBeVisible();
   await page.waitForTimeout(400);

@@ -42,6 +42,8 @@ export { docketFromReading } from './intake/docketFromReading.ts';
 export { mergeReading } from './intake/mergeReading.ts';
 export { readIntake } from './intake/readIntake.ts';
 export { benchOrder } from './practice/benchOrder.ts';
+export { addQuote, quoteFile } from './quote/makeQuote.ts';
+export { quoteCsv } from './quote/quoteCsv.ts';
 export { matchPart, type MatchResult } from './matching/matchPart.ts';
 export type { Reading } from './matching/readingChance.ts';
 export { LogReader } from './signal/read/logReader.ts';

@@ -10,6 +10,7 @@ export { CHECK_NAMES, kindOf, type CheckName } from '../checkKinds/checkTypes.ts
 export { askFor } from '../fitment/attributes.ts';
 export { addToOrder, declineWay, skipLine, takeOffer, takeSkipped, takeWay } from '../handover/takeOffer.ts';
 export { addQuote, quoteFile, toPay } from '../quote/makeQuote.ts';
+export { quoteCsv } from '../quote/quoteCsv.ts';
 export { takeReaderCodes } from '../intake/takeReaderCodes.ts';
 export { readOutcome } from '../intake/readOutcome.ts';
 export { changeClaim, foundOnIt, raiseClaim } from '../stock/claims.ts';

@@ -1,4 +1,4 @@
-import { addQuote, quoteFile, type ComparedWay } from '@hardy/core/words';
+import { addQuote, quoteCsv, quoteFile, type ComparedWay } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -66,16 +66,26 @@ export function QuoteScreen() {
       strip={
         <PaperTools docketId={id} language={language} onTurn={turn}>
           {quote && view && (
-            <Button
-              className="on-bench"
-              component="a"
-              download={`quote-${view.number}-${quote.number}.json`}
-              href={`data:application/json,${encodeURIComponent(
-                JSON.stringify(quoteFile(quote, view.number, view.advice.currency), null, 2),
-              )}`}
-            >
-              File
-            </Button>
+            <>
+              <Button
+                className="on-bench"
+                component="a"
+                download={`quote-${view.number}-${quote.number}.json`}
+                href={`data:application/json,${encodeURIComponent(
+                  JSON.stringify(quoteFile(quote, view.number, view.advice.currency), null, 2),
+                )}`}
+              >
+                JSON
+              </Button>
+              <Button
+                className="on-bench"
+                component="a"
+                download={`quote-${view.number}-${quote.number}.csv`}
+                href={`data:text/csv,${encodeURIComponent(quoteCsv(quote, view.number, view.advice.currency))}`}
+              >
+                CSV
+              </Button>
+            </>
           )}
         </PaperTools>
       }
