@@ -12,6 +12,7 @@ const shoot = async (page: Page, name: string, fullPage = false) => {
 };
 
 test('pictures of the main views', async ({ page, request }) => {
+  test.setTimeout(180_000);
   await page.goto('/');
   await page.keyboard.type(
     'merrowby 2018 minibus, abs light, C0A31-13, front left: plug green, no play, squeaky mat',
@@ -98,5 +99,32 @@ test('pictures of the main views', async ({ page, request }) => {
     .first()
     .click();
   await expect(page.getByRole('article', { name: /^Order/ })).toBeVisible();
+  await page.getByRole('button', { name: 'ask their stock' }).first().click();
+  await expect(page.getByText(/harbour depot \d/)).toBeVisible();
   await shoot(page, 'orders');
+
+  // The bench with a vehicle on it, read, then watched as it drives.
+  const bench = (await (
+    await request.post('/api/dockets', {
+      data: { words: 'merrowby 2018 minibus 12, abs light, C0034-13 front right' },
+    })
+  ).json()) as DocketView;
+  await page.goto(`/docket/${bench.id}/devices`);
+  await expect(page.getByRole('region', { name: 'Bench' })).toBeVisible();
+  await page.keyboard.press('i');
+  await expect(page.getByText('218 parts')).toBeVisible();
+  await request.post('/api/devices/bench/vehicle', { data: { docketId: bench.id, seed: 4 } });
+  await page.waitForTimeout(400);
+  await page.keyboard.press('r');
+  await expect(page.getByRole('table', { name: 'Codes as read' })).toBeVisible();
+  await page.getByLabel('Side of the plug').selectOption('loom');
+  await page.getByLabel('Pins').selectOption('feed to ground');
+  await page.getByRole('button', { name: 'Volts DC' }).click();
+  await expect(page.getByRole('button', { name: 'Put it on the docket' })).toBeVisible();
+  await shoot(page, 'devices');
+  await page.goto(`/docket/${bench.id}/trace?live`);
+  await expect(page.getByRole('region', { name: 'Live speeds' })).toContainText('live from the reader');
+  await page.keyboard.press('g');
+  await page.waitForTimeout(19_000);
+  await shoot(page, 'live');
 });

@@ -65,7 +65,7 @@ export function OrderSheet({ order, onConfirm, onReceive, onDone, byWire = false
       </table>
       <div className="answers">
         {onReceive && (
-          <Button variant="contained" onClick={onReceive}>
+          <Button variant={byWire && order.state === 'sent' ? 'outlined' : 'contained'} onClick={onReceive}>
             It is here
           </Button>
         )}
