@@ -19,24 +19,22 @@ export interface LiveFrames {
 
 const WATCHED_S = 20;
 
+/** Runs in the page, so it is plain script: what compiles us leaves helpers in functions that the page has not. */
+const GAPS = (ms: number) => `new Promise((resolve) => {
+  const gaps = [];
+  const began = performance.now();
+  let last = began;
+  const frame = (now) => {
+    gaps.push(now - last);
+    last = now;
+    if (now - began < ${ms}) requestAnimationFrame(frame);
+    else resolve(gaps.slice(1));
+  };
+  requestAnimationFrame(frame);
+})`;
+
 /** Gaps between frames of a page over so many seconds, ms. */
-const gapsOf = (page: Page, seconds: number): Promise<number[]> =>
-  page.evaluate(
-    (ms) =>
-      new Promise<number[]>((resolve) => {
-        const gaps: number[] = [];
-        const began = performance.now();
-        let last = began;
-        const frame = (now: number) => {
-          gaps.push(now - last);
-          last = now;
-          if (now - began < ms) requestAnimationFrame(frame);
-          else resolve(gaps.slice(1));
-        };
-        requestAnimationFrame(frame);
-      }),
-    seconds * 1000,
-  );
+const gapsOf = (page: Page, seconds: number): Promise<number[]> => page.evaluate(GAPS(seconds * 1000));
 
 /** Watches live speeds at 50 Hz while the bench vehicle drives, frame by frame, beside an empty page as the measure. */
 export const liveFrames = async (): Promise<LiveFrames> => {

@@ -23,6 +23,8 @@ const CAUSES: Readonly<Record<string, Cause>> = {
   'another size': 'tyre',
   'weak battery': 'supply',
   controller: 'module',
+  // Over, but its trail is the supply's: the battery is tested, the codes are cleared.
+  'battery was flat': 'supply',
   passed: 'none-present',
 };
 

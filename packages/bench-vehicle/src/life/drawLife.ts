@@ -135,7 +135,7 @@ const pass = (vehicle: BenchVehicle, random: Random): Pick<Life, 'past' | 'befel
   vehicle.memory.lamp = random.chance(0.5);
   return {
     past: flat ? [{ work: 'battery-flat', end: null, daysAgo: 1 + random.below(20), forThis: false }] : [],
-    befell: [['passed', flat ? null : end]],
+    befell: [flat ? ['battery was flat', null] : ['passed', end]],
   };
 };
 
