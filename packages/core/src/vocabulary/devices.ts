@@ -17,8 +17,7 @@ export const ReaderCodes = z.object({
 });
 export type ReaderCodes = z.infer<typeof ReaderCodes>;
 
-/** What a meter can be asked for, and the unit of the answer. */
-export const METER_UNITS = { ohms: 'ohm', voltsDc: 'V', voltsAc: 'V' } as const;
+/** What a meter can be asked for. */
 export const MeterQuantity = z.enum(['ohms', 'voltsDc', 'voltsAc']);
 export type MeterQuantity = z.infer<typeof MeterQuantity>;
 

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { call } from '../api/client.ts';
 import { queryClient } from '../state/queryClient.ts';
 
-export const DEVICES_KEY = ['devices'] as const;
+const DEVICES_KEY = ['devices'] as const;
 /** While something is under way it is looked at so often, else seldom, ms. */
 const OFTEN_MS = 350;
 const SELDOM_MS = 4000;

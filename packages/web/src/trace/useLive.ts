@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { LiveRecording } from './liveRecording.ts';
 
 /** How often a second the reader is asked. */
-export const LIVE_HZ = 50;
+const LIVE_HZ = 50;
 
 interface Live {
   readonly recording: LiveRecording;
