@@ -21,7 +21,7 @@ describe('what goes out comes in again as it was', () => {
     expect(dockets.length).toBeGreaterThan(5);
     for (const { id } of dockets) {
       const file = await text(`/dockets/${id}/file`);
-      const opened = (await call('POST', '/dockets', { docket: JSON.parse(file) }))
+      const opened = (await call('POST', '/dockets', { docket: JSON.parse(file) as unknown }))
         .body as Answer<'POST /dockets'>;
       expect(JSON.parse(await text(`/dockets/${opened.id}/file`))).toEqual(JSON.parse(file));
       // The advice is what the contract says, printed and read again.

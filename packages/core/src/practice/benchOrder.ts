@@ -39,7 +39,7 @@ const countAt = (docket: Docket, axle: number, knowledge: Knowledge): number | n
     ({ number, partClass, measures }) =>
       fits.has(number) && partClass === 'tone-ring' && typeof measures?.teeth === 'number',
   );
-  return (ring?.measures?.teeth as number | undefined) ?? null;
+  return ring?.measures?.teeth ?? null;
 };
 
 /**

@@ -59,7 +59,8 @@ export const BackupManifest = z.object({
 });
 export type BackupManifest = z.infer<typeof BackupManifest>;
 
-const hashOf = async (file: string): Promise<{ sha256: string; bytes: number }> => {
+/** SHA-256 of a file, in hexadecimal, and its size. */
+export const hashOf = async (file: string): Promise<{ sha256: string; bytes: number }> => {
   const hash = createHash('sha256');
   let bytes = 0;
   for await (const piece of createReadStream(file)) {

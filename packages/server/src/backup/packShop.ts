@@ -1,7 +1,5 @@
 import Sqlite from 'better-sqlite3';
-import { createHash } from 'node:crypto';
 import {
-  createReadStream,
   createWriteStream,
   existsSync,
   mkdtempSync,
@@ -18,7 +16,7 @@ import yazl from 'yazl';
 import { z } from 'zod';
 import { CannotOpen } from '../store/cannotOpen.ts';
 import { toDisk } from '../store/toDisk.ts';
-import { backUp, BACKUP_FILES } from './backup.ts';
+import { backUp, BACKUP_FILES, hashOf } from './backup.ts';
 
 /** The list in a packed shop: which files are in it, and what each must be. Written last. */
 export const SHOP_LIST = 'shop.json';
@@ -54,12 +52,6 @@ const writeDockets = (database: string, to: string): void => {
   }
 };
 
-export const hashFile = async (file: string): Promise<string> => {
-  const hash = createHash('sha256');
-  for await (const piece of createReadStream(file)) hash.update(piece as Buffer);
-  return hash.digest('hex');
-};
-
 /** A packed shop that was made. */
 export interface PackedShop {
   readonly file: string;
@@ -88,11 +80,7 @@ export const packShop = async (
     const files = await Promise.all(
       readdirSync(made)
         .sort()
-        .map(async (name) => ({
-          name,
-          sha256: await hashFile(join(made, name)),
-          bytes: statSync(join(made, name)).size,
-        })),
+        .map(async (name) => ({ name, ...(await hashOf(join(made, name))) })),
     );
     const list: ShopList = { format: 'hardy-spoke/shop', version: 1, at: now.toISOString(), files };
     const archive = new yazl.ZipFile();

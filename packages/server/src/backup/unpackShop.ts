@@ -1,10 +1,11 @@
-import { createWriteStream, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { createWriteStream, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { CannotOpen } from '../store/cannotOpen.ts';
-import { hashFile, SHOP_LIST, ShopList } from './packShop.ts';
+import { hashOf } from './backup.ts';
+import { SHOP_LIST, ShopList } from './packShop.ts';
 
 /** More than this unpacked is no shop: a zip may say little and hold much. */
 const MOST_BYTES = 64 * 2 ** 30;
@@ -75,9 +76,9 @@ export const unpackShop = async (zip: string): Promise<string> => {
     });
     for (const { name, sha256, bytes } of listIn(zip, folder).files) {
       const file = join(folder, name);
-      const size = statSync(file, { throwIfNoEntry: false })?.size;
-      if (size === undefined) throw new CannotOpen(zip, `${name} is not in it`);
-      if (size !== bytes || (await hashFile(file)) !== sha256)
+      if (!existsSync(file)) throw new CannotOpen(zip, `${name} is not in it`);
+      const found = await hashOf(file);
+      if (found.bytes !== bytes || found.sha256 !== sha256)
         throw new CannotOpen(zip, `${name} is not as it was packed; take another copy`);
     }
     return folder;

@@ -1,11 +1,10 @@
-import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
-import type { AddressInfo, Server } from 'node:net';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
   ADDRESS,
   benchControl,
   BenchStation,
+  listenHere,
   meterStand,
   readerStand,
   supplierStand,
@@ -13,14 +12,6 @@ import {
 } from '@hardy/stand-ins';
 import Papa from 'papaparse';
 import { ROOT } from './openScenario.ts';
-
-const listen = (
-  what: Server | ((req: IncomingMessage, res: ServerResponse) => unknown),
-): Promise<{ server: Server; port: number }> =>
-  new Promise((resolve) => {
-    const server = typeof what === 'function' ? createServer((req, res) => void what(req, res)) : what;
-    server.listen(0, '127.0.0.1', () => resolve({ server, port: (server.address() as AddressInfo).port }));
-  });
 
 /** Bench, reader, meter and one supplier of the demo, in this process, and the start-up file that names them. */
 export const standInDevices = async (supplier: string, mischief: Mischief = {}) => {
@@ -36,10 +27,10 @@ export const standInDevices = async (supplier: string, mischief: Mischief = {}) 
     priceCents: Math.round(Number(row.cost) * 100),
   }));
   const [reader, meter, bench, wire] = await Promise.all([
-    listen(readerStand(station, mischief)),
-    listen(meterStand(station)),
-    listen(benchControl(station).callback()),
-    listen(supplierStand(supplier, parts, () => '2026-11-27').callback()),
+    listenHere(readerStand(station, mischief)),
+    listenHere(meterStand(station)),
+    listenHere(benchControl(station).callback()),
+    listenHere(supplierStand(supplier, parts, () => '2026-11-27').callback()),
   ]);
   const url = (of: { port: number }) => `http://127.0.0.1:${of.port}`;
   return {

@@ -1,11 +1,10 @@
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
-import { Choice } from '../desk/Choice.tsx';
 import { Desk } from '../desk/Desk.tsx';
+import { DocketChoice } from '../desk/DocketChoice.tsx';
 import { useKeys } from '../desk/useKeys.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { useDocket } from '../state/useDocket.ts';
@@ -20,26 +19,16 @@ import './devices.css';
 /** A docket for what is read: chosen where none came along. */
 function ChooseDocket() {
   const navigate = useNavigate();
-  const { data } = useQuery({
-    queryKey: ['dockets', ''],
-    queryFn: ({ signal }) => call('GET /dockets', { query: { state: 'current' }, signal }),
-  });
   return (
     <section className="card" aria-label="Which docket">
       <p className="card-lead">Which docket are they for?</p>
       <p>
         What is read, measured and driven goes on a docket.{' '}
-        <Choice
+        <DocketChoice
           value=""
           onChoice={(id) => void navigate(`/docket/${id}/devices`)}
           label="Docket"
-          options={[
-            { value: '', label: 'choose one' },
-            ...(data?.dockets ?? []).map((docket) => ({
-              value: docket.id,
-              label: `${docket.number} ${docket.fleetNumber ?? docket.vehicleName ?? docket.customerName ?? ''}`,
-            })),
-          ]}
+          ask="choose one"
         />
       </p>
     </section>

@@ -40,7 +40,7 @@ describe('a reading of the meter as a check', () => {
       { check: 'meter.ac', volts: 0.2468, turnsPerSecond: 1 },
     ],
   ] as const)('%s of %j', (what, measured, where, check) => {
-    const made = checkFromMeter(what, measured as Measured, where);
+    const made = checkFromMeter(what, measured, where);
     expect(made).toMatchObject({ wheelEnd: 'A1L', ...check });
     expect(() => parseDocket({ format: 'hardy-spoke/docket', version: 1, checks: [made] })).not.toThrow();
   });
