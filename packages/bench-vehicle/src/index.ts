@@ -1,4 +1,11 @@
-export { drawLife, lifeOf, type Life, type PastEvent, type Told, type Upbringing } from './life/drawLife.ts';
+export {
+  drawLife,
+  searchLife,
+  type Life,
+  type PastEvent,
+  type Told,
+  type Upbringing,
+} from './life/drawLife.ts';
 export { copyOf } from './vehicle/copyOf.ts';
 export type { BenchVehicle } from './vehicle/benchVehicle.ts';
 export { across, axleOf, endsOf, sensingAt, type Build, type End, type Sensing } from './vehicle/build.ts';

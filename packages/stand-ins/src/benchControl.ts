@@ -23,8 +23,8 @@ export const benchControl = (station: BenchStation, clock: () => number = Date.n
   router.get('/frame-log', (ctx) => {
     ctx.body = { log: busLogOf(station.memoryAt(clock())) };
   });
-  router.post('/vehicle', (ctx) => {
-    station.put(read(BenchVehicleOrder, ctx.request.body));
+  router.post('/vehicle', async (ctx) => {
+    await station.put(read(BenchVehicleOrder, ctx.request.body));
     ctx.body = state();
   });
   router.post('/drive', (ctx) => {

@@ -26,7 +26,7 @@ import { randomFrom, type Random } from '@hardy/core/chance';
 import type { Check, CheckName } from '@hardy/core/words';
 import type { BenchProbes, BenchState, BenchVehicleOrder, BenchWork } from '@hardy/core/bench';
 import { checkOn } from '@hardy/practice';
-import { lifeOfOrder } from './lifeOfOrder.ts';
+import { searchLifeOf } from './lifeOfOrder.ts';
 
 const STEP_MS = STEP_S * 1000;
 /** At the bench it is so warm, degC. */
@@ -60,6 +60,8 @@ export class BenchStation {
   #about: { name: string; docketId: string } | null = null;
   #random: Random = randomFrom(1);
   #drive: UnderWay | null = null;
+  /** How often a vehicle was asked for. */
+  #puts = 0;
   probes: BenchProbes = { wheelEnd: 'A1L', plug: 'sensor', pins: 'across', turnsPerSecond: 0 };
 
   /** @param seed of a vehicle that stands on it from the start; none: it is empty */
@@ -73,9 +75,20 @@ export class BenchStation {
     this.#drive = null;
     this.probes = { wheelEnd: 'A1L', plug: 'sensor', pins: 'across', turnsPerSecond: 0 };
   }
-  /** Puts a vehicle on the bench, in place of what stood there. */
-  put(order: BenchVehicleOrder): void {
-    this.#set(lifeOfOrder(order), order.seed, { name: order.name, docketId: order.docketId });
+  /**
+   * Puts a vehicle on the bench, in place of what stood there. Devices are answered while its life is looked for; of two
+   * vehicles the one asked for last stays.
+   */
+  async put(order: BenchVehicleOrder): Promise<void> {
+    const mine = ++this.#puts;
+    const search = searchLifeOf(order);
+    let step = search.next();
+    while (!step.done) {
+      await new Promise((resolve) => setImmediate(resolve));
+      step = search.next();
+    }
+    if (mine === this.#puts)
+      this.#set(step.value, order.seed, { name: order.name, docketId: order.docketId });
   }
   get isEmpty(): boolean {
     return this.#life === null;

@@ -1,4 +1,4 @@
-import { lifeOf, type Build, type Life, type Sensing } from '@hardy/bench-vehicle';
+import { searchLife, type Build, type Life, type Sensing } from '@hardy/bench-vehicle';
 import { randomFrom, type Random } from '@hardy/core/chance';
 import type { BenchVehicleOrder } from '@hardy/core/bench';
 
@@ -21,8 +21,8 @@ const sensingOf = (known: KnownSensing, random: Random): Sensing => {
   };
 };
 
-/** A life for a vehicle that is put on the bench: as it is known, with a fault that fits what was told of it. */
-export const lifeOfOrder = (order: BenchVehicleOrder): Life => {
+/** Looks for a life for a vehicle that is put on the bench: as it is known, with a fault that fits what was told of it. */
+export const searchLifeOf = (order: BenchVehicleOrder): Generator<void, Life, void> => {
   const random = randomFrom(order.seed);
   const sensing = Array.from({ length: order.axles }, (_, i) =>
     sensingOf(order.sensing[i] ?? (order.sensing.at(-1) as KnownSensing), random),
@@ -37,7 +37,7 @@ export const lifeOfOrder = (order: BenchVehicleOrder): Life => {
     sensing,
     detailedCodes: order.detailedCodes,
   };
-  return lifeOf(
+  return searchLife(
     order.seed,
     {
       build,

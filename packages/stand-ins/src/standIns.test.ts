@@ -243,9 +243,9 @@ describe('a docket’s vehicle on the bench', () => {
       wheel: 'A2R',
       ...more,
     });
-  test('a trailer of three axles has the fault that was told, and says so on its bus', () => {
+  test('a trailer of three axles has the fault that was told, and says so on its bus', async () => {
     const station = new BenchStation();
-    station.put(order());
+    await station.put(order());
     expect(station.ends).toEqual(['A1L', 'A1R', 'A2L', 'A2R', 'A3L', 'A3R']);
     expect(station.memoryAt(0).troubles).toContainEqual({ of: 'A2R', failure: '13', active: true });
     const codes = codesOnBus(readFrameLog(busLogOf(station.memoryAt(0))).frames);
@@ -256,9 +256,9 @@ describe('a docket’s vehicle on the bench', () => {
     expect(Math.max(...sound)).toBeGreaterThan(3);
     expect(sound[3]).toBe(0);
   });
-  test('what a drive finds is found on the way, not before', () => {
+  test('what a drive finds is found on the way, not before', async () => {
     const station = new BenchStation();
-    station.put(order({ codes: [{ of: 'A1L', failure: '31', active: true }], wheel: 'A1L' }));
+    await station.put(order({ codes: [{ of: 'A1L', failure: '31', active: true }], wheel: 'A1L' }));
     station.clear(0);
     const before = station.memoryAt(0).troubles.length;
     station.startDrive(1000, 'town');
@@ -269,12 +269,12 @@ describe('a docket’s vehicle on the bench', () => {
     expect(station.memoryAt(5000).troubles.length).toBeGreaterThan(before);
     expect(station.stateAt(5000)).toMatchObject({ driving: null, lamp: true });
   });
-  test('an empty bench, a wheel it has not and a drive there is none are told', () => {
+  test('an empty bench, a wheel it has not and a drive there is none are told', async () => {
     const station = new BenchStation();
     expect(station.stateAt(0)).toMatchObject({ vehicle: null, lamp: false });
     expect(() => station.startDrive(0)).toThrow(/No vehicle is on the bench/);
     expect(station.ohms()).toBe(Infinity);
-    station.put(order({ axles: 2 }));
+    await station.put(order({ axles: 2 }));
     expect(() => station.mend({ wheelEnd: 'A3L', fit: 'sensor', work: null }, 0)).toThrow(/no wheel A3L/);
     expect(() => station.startDrive(0, 'moon')).toThrow(/no drive "moon"/);
     expect(() => station.mend({ wheelEnd: null, fit: 'sensor', work: null }, 0)).toThrow(/Say which/);
@@ -283,7 +283,7 @@ describe('a docket’s vehicle on the bench', () => {
     const station = new BenchStation();
     const where = await listen(readerStand(station));
     expect((await trouble(openReader(where, HURRY))).message).toMatch(/does not let the reader in/);
-    station.put(order());
+    await station.put(order());
     expect((await trouble(openReader(where, HURRY))).kind).toBe('refused');
   });
 });

@@ -218,9 +218,10 @@ const likeness = ({ memory }: BenchVehicle, { codes, wheel }: Told): number => {
 
 /**
  * A life of a vehicle that is known: built and used as told, with a fault that fits what was read of it, as nearly as lives
- * lived so far give one. What is wrong with it stays as hidden as in any other life.
+ * lived so far give one. What is wrong with it stays as hidden as in any other life. It is looked for life by life, so that
+ * whoever asks can do other things between.
  */
-export const lifeOf = (seed: number, upbringing: Upbringing, told: Told): Life => {
+export function* searchLife(seed: number, upbringing: Upbringing, told: Told): Generator<void, Life, void> {
   const random = randomFrom(seed);
   const places = new Set<Trouble['of'] | null>(told.codes.map(({ of }) => of));
   if (places.size === 0 && told.wheel) places.add(told.wheel);
@@ -237,14 +238,12 @@ export const lifeOf = (seed: number, upbringing: Upbringing, told: Told): Life =
     const now = likeness(life.vehicle, told);
     if (now > score) [found, score] = [{ seed, ...life }, now];
     if (score >= best) break;
+    yield;
   }
-  return found ?? drawnAnyway(seed, upbringing, random);
-};
-
-/** A vehicle on which nothing befalls the place that is told gets a life of its own. */
-const drawnAnyway = (seed: number, upbringing: Upbringing, random: Random): Life => {
-  for (;;) {
+  // On a vehicle on which nothing befalls the place that is told something else does.
+  while (!found) {
     const life = comeToCounter(random, drawSound(random, upbringing), () => true);
-    if (life) return { seed, ...life };
+    if (life) found = { seed, ...life };
   }
-};
+  return found;
+}
