@@ -279,6 +279,18 @@ describe('a supplier by wire', () => {
     await switches();
   });
 
+  test('a service that is slow is waited for twice, then it is said; nothing is booked', async () => {
+    const order = await ordered();
+    await switches('slow');
+    expect((await wire(order.id)).body).toMatchObject({
+      status: 504,
+      detail: expect.stringMatching(/did not answer in time/),
+    });
+    await switches();
+    // What it may have taken under that name is the same order.
+    expect(((await wire(order.id)).body as Answer<'POST /orders/:id/wire'>).order.state).toBe('confirmed');
+  });
+
   test('two answers in one, and a service that is down: nothing is booked, and it is said', async () => {
     const order = await ordered();
     await switches('contradicts');

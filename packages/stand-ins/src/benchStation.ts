@@ -158,12 +158,12 @@ export class BenchStation {
     keyOn(this.vehicle, false);
   }
   /** Fits a part, or does work without one, and switches on. */
-  mend({ wheelEnd, fit, work }: BenchWork, now: number): void {
+  mend({ wheelEnd, fit, tier, work }: BenchWork, now: number): void {
     const vehicle = this.#standing(now);
     if (fit !== null && wheelEnd === null) throw new NotNow('A part is fitted at a wheel. Say which.');
     if (wheelEnd !== null && !this.ends.includes(wheelEnd))
       throw new NotNow(`This vehicle has no wheel ${wheelEnd}.`);
-    if (fit !== null) fitPart(vehicle, wheelEnd as End, fit, this.#random);
+    if (fit !== null) fitPart(vehicle, wheelEnd as End, fit, this.#random, tier ?? 'good');
     if (work !== null) doWork(vehicle, wheelEnd, work, this.#random);
     keyOn(vehicle, false);
   }

@@ -47,6 +47,22 @@ describe('lives', () => {
 });
 
 describe('repairs', () => {
+  test('of new sensors so many are bad from the box as their tier has', () => {
+    const bad = (tier: 'dealer' | 'budget') => {
+      const random = randomFrom(9);
+      let count = 0;
+      for (let i = 0; i < 3000; i++) {
+        const vehicle = soundVehicle({ sensor: 'active' });
+        fitPart(vehicle, 'A1L', 'sensor', random, tier);
+        if (vehicle.corners.A1L.sensor.inside === 'dead') count++;
+      }
+      return count / 3000;
+    };
+    expect(bad('dealer')).toBeCloseTo(0.01, 2);
+    expect(bad('budget')).toBeCloseTo(0.07, 1);
+    expect(bad('budget')).toBeGreaterThan(4 * bad('dealer'));
+  });
+
   const broken = (sensor: 'passive' | 'active', hurt: (corner: BenchVehicle['corners'][End]) => void) => {
     const vehicle = soundVehicle({ sensor });
     hurt(vehicle.corners.A1L);

@@ -15,8 +15,10 @@ export type Fitted = 'sensor' | 'tone-ring' | 'hub-assembly' | 'axle-shaft' | 'c
 /** Work without a part. */
 export type Work = 'seating' | 'loom' | 'tyre' | 'supply' | 'none-present';
 
-/** Of sensors out of the box so many are bad: open, or dead. A trade figure for middling brands. */
-const BAD_FROM_BOX = 0.025;
+/** Quality of a part, dearest first. */
+export type FittedTier = 'dealer' | 'good' | 'budget';
+/** Of sensors out of the box so many are bad: open, or dead. What counters tell of returns, by what was paid. */
+const BAD_FROM_BOX: Readonly<Record<FittedTier, number>> = { dealer: 0.01, good: 0.025, budget: 0.07 };
 /** Mistakes of a hurried fitter: metal left on the tip, the lead pulled tight, rust left under the foot. */
 const LEAVES_SWARF = 0.02;
 const STRETCHES_LEAD = 0.015;
@@ -25,11 +27,12 @@ const LEAVES_RUST = 0.2;
 const WRONG_COUNT = 0.015;
 const WRONG_SIDE = 0.02;
 
-const newSensor = (vehicle: BenchVehicle, end: End, random: Random): void => {
+const newSensor = (vehicle: BenchVehicle, end: End, random: Random, tier: FittedTier): void => {
   const corner = vehicle.corners[end];
   const sensing = sensingAt(vehicle.build, end);
   corner.sensor = soundSensor(sensing.ohms);
-  if (random.chance(BAD_FROM_BOX)) corner.sensor.inside = sensing.sensor === 'passive' ? 'open' : 'dead';
+  if (random.chance(BAD_FROM_BOX[tier]))
+    corner.sensor.inside = sensing.sensor === 'passive' ? 'open' : 'dead';
   if (random.chance(LEAVES_SWARF)) corner.sensor.swarfMm = 0.6;
   if (random.chance(STRETCHES_LEAD)) corner.sensor.inside = 'shaken';
   // Its foot is cleaned as it goes in, mostly; its half of the joint is new, and plugging it in wipes the other half.
@@ -46,12 +49,18 @@ const newTarget = (vehicle: BenchVehicle, end: End, random: Random): void => {
 };
 
 /** Fits a part; whether this vehicle has it at all is the caller's affair. */
-export const fitPart = (vehicle: BenchVehicle, end: End, part: Fitted, random: Random): void => {
+export const fitPart = (
+  vehicle: BenchVehicle,
+  end: End,
+  part: Fitted,
+  random: Random,
+  tier: FittedTier = 'good',
+): void => {
   const corner = vehicle.corners[end];
   const { mounting, target } = sensingAt(vehicle.build, end);
   switch (part) {
     case 'sensor':
-      if (mounting === 'separate') newSensor(vehicle, end, random);
+      if (mounting === 'separate') newSensor(vehicle, end, random, tier);
       return;
     case 'connector-kit': {
       const bad = random.chance(0.03);
@@ -68,7 +77,8 @@ export const fitPart = (vehicle: BenchVehicle, end: End, part: Fitted, random: R
       corner.bearing = soundBearing();
       if (target !== 'ring-on-shaft') newTarget(vehicle, end, random);
       // What is built in comes with it; a separate one that has to come out and will not is bought as well.
-      if (mounting === 'in-hub' || random.chance(0.5 * corner.sensor.seized)) newSensor(vehicle, end, random);
+      if (mounting === 'in-hub' || random.chance(0.5 * corner.sensor.seized))
+        newSensor(vehicle, end, random, tier);
   }
 };
 

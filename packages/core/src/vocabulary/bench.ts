@@ -79,6 +79,8 @@ export type BenchProbes = z.infer<typeof BenchProbes>;
 export const BenchWork = z.strictObject({
   wheelEnd: BenchEnd.nullable(),
   fit: z.enum(['sensor', 'tone-ring', 'hub-assembly', 'axle-shaft', 'connector-kit']).nullable(),
+  /** Quality of the part: a cheap one is oftener bad from the box. Absent: a good one. */
+  tier: z.enum(['dealer', 'good', 'budget']).nullish(),
   work: z.enum(['seating', 'loom', 'tyre', 'supply']).nullable(),
 });
 export type BenchWork = z.infer<typeof BenchWork>;

@@ -41,6 +41,8 @@ const WORKS = [
   { value: 'tyre', label: 'the right tyres' },
   { value: 'supply', label: 'battery and supply' },
 ] as const;
+const TIERS = ['dealer', 'good', 'budget'] as const;
+type Tier = (typeof TIERS)[number];
 const NOT_ON_BENCH: ReadonlySet<CheckName> = new Set(['meter.resistance', 'meter.ac', 'meter.supply']);
 const CHECKS = CHECK_NAMES.filter((name) => !NOT_ON_BENCH.has(name)).map((value) => ({
   value,
@@ -82,6 +84,11 @@ export function BenchPanel({ bench, docketId, docket, advice, act }: Props) {
       return `${CHECK_IN_WORDS[name]} at ${wheelEndInWords(here, names)}: ${foundInWords(found)}. It stands on the docket.`;
     });
   const parts = docket.chosen ? partsOf(docket.chosen) : [];
+  /** Quality of a part as it was ordered; null where nobody said. */
+  const tierOf = (partNumber: string | null | undefined): Tier | null =>
+    TIERS.find(
+      (tier) => tier === docket.chosen?.lines?.find((line) => line.partNumber === partNumber)?.tier,
+    ) ?? null;
   return (
     <section className="card" aria-label="Bench">
       <div className="row-head">
@@ -183,14 +190,19 @@ export function BenchPanel({ bench, docketId, docket, advice, act }: Props) {
                 <Button onClick={() => look(asked)}>Do this check</Button>
               </p>
               <p className="device-acts">
-                {parts.map(({ part, wheelEnd }) => (
+                {parts.map(({ part, wheelEnd, partNumber }) => (
                   <Button
                     key={`${part} ${wheelEnd}`}
                     variant="contained"
                     disabled={part === 'sender'}
                     onClick={() =>
                       mend(
-                        { wheelEnd: wheelEnd as BenchEnd, fit: part === 'sender' ? null : part, work: null },
+                        {
+                          wheelEnd: wheelEnd as BenchEnd,
+                          fit: part === 'sender' ? null : part,
+                          tier: tierOf(partNumber),
+                          work: null,
+                        },
                         `${PART_IN_WORDS[part]} fitted at ${wheelEndInWords(wheelEnd, names)}. Clear, drive, read again.`,
                       )
                     }
