@@ -13,3 +13,9 @@ export const nineAxles: Docket = parseDocket({
     FAILURES.map((failure) => ({ code: `C00${40 + (i % 8)}-${failure}`, module: 'EBS', wheelEnd })),
   ).slice(0, 440),
 });
+
+/** The same with every wheel loose: each must be offered its hub. */
+export const allLoose: Docket = parseDocket({
+  ...nineAxles,
+  checks: ENDS.map((wheelEnd) => ({ check: 'bearing.play', wheelEnd, result: 'clear' })),
+});

@@ -2,7 +2,7 @@ import type { Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
-import { endsOffered, oneStep, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
+import { endsOffered, hubAlone, lookingAhead, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
 import { rankCauses } from './rankCauses.ts';
 import { decide } from './verdict/decide.ts';
 
@@ -37,9 +37,15 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const school = docket.options?.school ?? knowledge.school;
   const offered = endsOffered(d, a);
   const deeply = plannedDeeply(offered, d, a);
-  const plans = offered.map((end) =>
-    planAt(d, end, filled, school, knowledge, deeply.has(end) ? a : oneStep(a)),
-  );
+  const bare = hubAlone(d, a);
+  // One set of numbers for all of them: what follows from it is worked out once.
+  const near = lookingAhead(a, 1);
+  const nowhere = lookingAhead(a, 0);
+  const plans = offered.map((end) => {
+    const isBare = bare.has(end.wheelEnd);
+    const numbers = isBare ? nowhere : deeply.has(end) ? a : near;
+    return planAt(d, end, filled, school, knowledge, numbers, isBare);
+  });
   const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
   const echoesOnly =
     codes.some((code) => code.role === 'knock-on') && !codes.some((code) => code.role === 'root');

@@ -75,10 +75,14 @@ export const plannedDeeply = (
   );
 };
 
-/** The same numbers, looking one step ahead. */
-export const oneStep = (a: Assumptions): Assumptions => ({
+/** Unsafe wheels beyond the worst ones: each is offered its hub and nothing else, however many wheels a docket calls loose. */
+export const hubAlone = (d: Diagnosed, a: Assumptions): ReadonlySet<WheelEnd | null> =>
+  new Set(d.dangers.wheels.slice(a.get('offer.most-ends')).map(({ wheelEnd }) => wheelEnd));
+
+/** The same numbers, looking so many steps ahead; none: no check is thought of. */
+export const lookingAhead = (a: Assumptions, steps: 0 | 1): Assumptions => ({
   ...a,
-  get: (key) => (key === 'plan.depth' ? 1 : a.get(key)),
+  get: (key) => (key === 'plan.depth' ? steps : a.get(key)),
 });
 
 /** How the wheel ends of a group are built, as far as is known. */
@@ -93,11 +97,14 @@ export const planAt = (
   school: School,
   knowledge: Knowledge,
   a: Assumptions,
+  isHubAlone = false,
 ): PlannedEnd => {
   const group = groupOf(d, end.wheelEnd);
   const weights = weightsOf(end);
   const architecture = likelyArchitecture(weights, group);
-  const outlays = partsOffered(weights, end.wheelEnd, a.get('offer.exists-at-least')).map((part) =>
+  const offered = partsOffered(weights, end.wheelEnd, a.get('offer.exists-at-least'));
+  const parts = isHubAlone ? offered.filter((part) => part === 'hub-assembly') : offered;
+  const outlays = parts.map((part) =>
     outlayOf(part, {
       wheelEnd: end.wheelEnd,
       architecture,

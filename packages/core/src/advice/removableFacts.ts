@@ -1,4 +1,5 @@
-import { evidenceWithout, uses, type Removable } from '../diagnosis/explain.ts';
+import { uses, type Removable } from '../diagnosis/explain.ts';
+import { evidenceWithout } from '../diagnosis/ownFindings.ts';
 import type { Evidence } from '../diagnosis/finding.ts';
 import { posterior } from '../diagnosis/posterior.ts';
 import { whyIdle } from '../diagnosis/whyIdle.ts';

@@ -1,5 +1,5 @@
 import { productOfOthers, times, weighed } from '../chance/polynomials.ts';
-import { causeOf, type Fault } from '../faultKinds/faultData.ts';
+import { causeOf, wrongPartOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture, ArchitectureGroup } from './architecture.ts';
@@ -44,6 +44,8 @@ export interface Whole {
 export interface EndMarginals {
   odd(): number;
   causes(): ReadonlyMap<Cause, number>;
+  /** Of a wrong part: how much of it is the sensor, how much its target. */
+  wrongPart(): Readonly<Record<'sensor' | 'target', number>>;
   beliefs(): readonly Belief[];
 }
 
@@ -86,8 +88,9 @@ export const endMarginals = (
   const mass = () => (kept ??= massAt(group, tables, g, e, whole));
   // Rounding may leave a hair below nought.
   const chanceOf = (weight: number): number => Math.max(0, weight / whole.evidenceMass);
-  const summed = (): { odd: number; causes: Map<Cause, number> } => {
+  const summed = () => {
     const causes = new Map<Cause, number>();
+    const wrongPart = { sensor: 0, target: 0 };
     let odd = 0;
     mass().forEach((byShared, k) => {
       const { states } = tables[k]?.[e] as EndTable;
@@ -100,26 +103,33 @@ export const endMarginals = (
         for (const fault of states[t] as State) {
           const cause = causeOf(fault);
           causes.set(cause, (causes.get(cause) ?? 0) + p);
+          const kind = wrongPartOf(fault);
+          if (kind) wrongPart[kind] += p;
         }
       }
     });
-    return { odd, causes };
+    return { odd, causes, wrongPart };
   };
   let sums: ReturnType<typeof summed> | null = null;
-  const listed = (): Belief[] =>
-    group.options.flatMap(({ architecture }, k) =>
-      SHARED_STATES.flatMap((shared, s) => {
+  const listed = (): Belief[] => {
+    const out: Belief[] = [];
+    group.options.forEach(({ architecture }, k) => {
+      const { states } = tables[k]?.[e] as EndTable;
+      SHARED_STATES.forEach((shared, s) => {
         const weights = mass()[k]?.[s] as Float64Array;
-        return (tables[k]?.[e] as EndTable).states.flatMap((state, t): Belief | [] => {
+        for (let t = 0; t < states.length; t++) {
           const p = chanceOf(weights[t] as number);
-          return p > 0 ? { architecture, state, shared, p } : [];
-        });
-      }),
-    );
+          if (p > 0) out.push({ architecture, state: states[t] as State, shared, p });
+        }
+      });
+    });
+    return out;
+  };
   let beliefs: Belief[] | null = null;
   return {
     odd: () => (sums ??= summed()).odd,
     causes: () => (sums ??= summed()).causes,
+    wrongPart: () => (sums ??= summed()).wrongPart,
     beliefs: () => (beliefs ??= listed()),
   };
 };

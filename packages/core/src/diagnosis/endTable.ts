@@ -6,6 +6,7 @@ import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { Architecture } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';
 import { likelihood, soundChance } from './likelihood.ts';
+import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
 import { faultsAt, statesAt, type State } from './states.ts';
 
@@ -39,7 +40,7 @@ export interface EndTable {
 
 /** What a table is put together from; each piece is worked out once, however many tables hold it. */
 interface Pieces {
-  priors(end: WheelEnd, architecture: Architecture, states: readonly State[]): readonly number[];
+  priors(end: WheelEnd, architecture: Architecture, states: readonly State[]): Float64Array;
   /** Chance of one finding in every state, for one set of shared causes. */
   column(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
   /** A column to a power, worked out once. */
@@ -111,15 +112,18 @@ const multiply = (out: Float64Array, by: Float64Array): void => {
   for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
 };
 
+/** What a table says, whichever wheel end it is of. */
+type Weights = Omit<EndTable, 'end'>;
+
 const build = (
   end: WheelEnd,
   architecture: Architecture,
   own: readonly Finding[],
   adrift: readonly Finding[],
-  complaints: readonly Complaint[],
+  quiet: readonly Float64Array[],
   a: Assumptions,
   pieces: Pieces,
-): EndTable => {
+): Weights => {
   const states = statesAt(end, architecture);
   const repeat = a.get('correlation.repeat');
   const mostHeard = a.get('correlation.most-heard');
@@ -145,8 +149,7 @@ const build = (
       return out;
     });
   });
-  const quiet = complaints.map((complaint) => pieces.silent(complaint, end, architecture));
-  const silent = Array.from({ length: 1 << complaints.length }, (_, subset) => {
+  const silent = Array.from({ length: 1 << quiet.length }, (_, subset) => {
     const out = new Float64Array(states.length).fill(1);
     quiet.forEach((column, g) => {
       if (subset & (1 << g))
@@ -161,29 +164,12 @@ const build = (
     return { sound: (x[0] as number) * (y[0] as number), faulty };
   };
   return {
-    end,
     states,
     weights,
     silent,
     odds: (1 - (priors[0] ?? 1)) / (priors[0] ?? 1),
     sums: weights.map((byHere) => byHere.map((w) => silent.map((s) => sumOf(w, s)))),
   };
-};
-
-const byEnd = new WeakMap<Evidence, Map<WheelEnd | null, Finding[]>>();
-/** The findings of one wheel end. */
-const ownOf = (evidence: Evidence, end: WheelEnd): readonly Finding[] => {
-  let ends = byEnd.get(evidence);
-  if (!ends) {
-    ends = new Map();
-    for (const finding of evidence.findings) {
-      const here = ends.get(finding.wheelEnd);
-      if (here) here.push(finding);
-      else ends.set(finding.wheelEnd, [finding]);
-    }
-    byEnd.set(evidence, ends);
-  }
-  return ends.get(end) ?? [];
 };
 
 /** Tables already worked out, found again by what they were worked out from. */
@@ -199,6 +185,17 @@ export interface EndTables {
   ): EndTable;
 }
 
+/** A table with what else it was made from. */
+interface Handy {
+  readonly vehicle: DocketVehicle;
+  readonly a: Assumptions;
+  readonly adrift: readonly Finding[];
+  readonly complaints: readonly Complaint[];
+  readonly table: EndTable;
+}
+const isSameList = <T>(x: readonly T[], y: readonly T[]): boolean =>
+  x === y || (x.length === y.length && x.every((each, i) => each === y[i]));
+
 export const endTables = (): EndTables => {
   const ids = new WeakMap<object, number>();
   let next = 0;
@@ -208,7 +205,7 @@ export const endTables = (): EndTables => {
     ids.set(thing, next);
     return next++;
   };
-  const made = new Map<string, EndTable>();
+  const made = new Map<string, Weights>();
   const memo = <K, T>(kept: Map<K, T>, key: K, make: () => T): T => {
     const known = kept.get(key);
     if (known !== undefined) return known;
@@ -216,7 +213,17 @@ export const endTables = (): EndTables => {
     kept.set(key, value);
     return value;
   };
-  const priors = new Map<string, readonly number[]>();
+  const priors = new Map<string, Float64Array>();
+  const alike = new Map<string, Float64Array[]>();
+  /** Of columns with the same numbers the first one made: wheel ends that differ in nothing share it, and so their tables. */
+  const oneOf = (key: string, column: Float64Array): Float64Array => {
+    const sofar = memo(alike, key, (): Float64Array[] => []);
+    const known = sofar.find(
+      (each) => each.length === column.length && each.every((value, t) => value === column[t]),
+    );
+    if (!known) sofar.push(column);
+    return known ?? column;
+  };
   const columns = new Map<number, Float64Array>();
   const sounds = new Map<number, Float64Array>();
   const spreads = new Map<number, number>();
@@ -248,7 +255,10 @@ export const endTables = (): EndTables => {
         );
         const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
         const total = weights.reduce((sum, p) => sum + p, 0);
-        return weights.map((p) => p / total);
+        return oneOf(
+          `priors ${id(architecture)}`,
+          Float64Array.from(weights, (p) => p / total),
+        );
       }),
     column: (finding, end, architecture, shared) =>
       memo(columns, keyOf(finding, end, architecture, shared), () => {
@@ -282,30 +292,59 @@ export const endTables = (): EndTables => {
       }),
     silent: (complaint, end, architecture) =>
       memo(silents, `${id(complaint)} ${end} ${id(architecture)}`, () =>
-        Float64Array.from(statesAt(end, architecture), (state) =>
-          state.reduce((p, fault) => p * (1 - complaint.brings(fault, end)), 1),
+        oneOf(
+          `silent ${id(architecture)}`,
+          Float64Array.from(statesAt(end, architecture), (state) =>
+            state.reduce((p, fault) => p * (1 - complaint.brings(fault, end)), 1),
+          ),
         ),
       ),
   });
+  const likenesses = new WeakMap<readonly Finding[], string>();
+  /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
+  const likeness = (findings: readonly Finding[]): string => {
+    const known = likenesses.get(findings);
+    if (known !== undefined) return known;
+    const order = findings
+      .map((_, i) => i)
+      .sort((i, j) => ((findings[i]?.label ?? '') < (findings[j]?.label ?? '') ? -1 : 1));
+    const text = `${findings.map((each) => `${shape(each)} ${each.mechanism}`).join(',')}/${order.join(',')}`;
+    likenesses.set(findings, text);
+    return text;
+  };
+  /** Tables by the very list of findings they were made from: of a fact left out most wheel ends keep theirs. */
+  const handy = new WeakMap<readonly Finding[], Map<WheelEnd, Map<Architecture, Handy>>>();
   return {
     table(end, architecture, evidence, adrift, vehicle, today, a) {
       const own = ownOf(evidence, end);
-      const key = [
-        end,
-        id(architecture),
-        id(vehicle),
-        id(a),
-        ...own.map(id),
-        '|',
-        ...adrift.map(id),
-        '|',
-        ...evidence.complaints.map(id),
-      ].join(' ');
-      const known = made.get(key);
-      if (known) return known;
+      let ofOwn = handy.get(own);
+      if (!ofOwn) handy.set(own, (ofOwn = new Map()));
+      const ofEnd = memo(ofOwn, end, () => new Map<Architecture, Handy>());
+      const near = ofEnd.get(architecture);
+      if (
+        near?.vehicle === vehicle &&
+        near.a === a &&
+        isSameList(near.adrift, adrift) &&
+        isSameList(near.complaints, evidence.complaints)
+      )
+        return near.table;
       const pieces = piecesFor(vehicle, today, a);
-      const table = build(end, architecture, own, adrift, evidence.complaints, a, pieces);
-      made.set(key, table);
+      const quiet = evidence.complaints.map((complaint) => pieces.silent(complaint, end, architecture));
+      const key = [
+        id(architecture),
+        isCentre(end),
+        id(pieces.priors(end, architecture, statesAt(end, architecture))),
+        id(a),
+        // Adrift, they weigh among those of the wheel: then by their order among them.
+        likeness(adrift.length > 0 ? [...own, ...adrift] : own),
+        adrift.length,
+        ...quiet.map(id),
+      ].join(' ');
+      const table = {
+        end,
+        ...memo(made, key, () => build(end, architecture, own, adrift, quiet, a, pieces)),
+      };
+      ofEnd.set(architecture, { vehicle, a, adrift, complaints: evidence.complaints, table });
       return table;
     },
   };

@@ -43,14 +43,6 @@ export const uses = (evidence: Evidence, path: string): boolean =>
   evidence.complaints.some((complaint) => complaint.paths.includes(path)) ||
   evidence.shared.some((finding) => finding.path === path);
 
-/** Evidence without the fact at `path`. */
-export const evidenceWithout = (evidence: Evidence, path: string): Evidence => ({
-  findings: evidence.findings.filter((finding) => finding.path !== path),
-  complaints: evidence.complaints.filter((complaint) => !complaint.paths.includes(path)),
-  shared: evidence.shared.filter((finding) => finding.path !== path),
-  setAside: evidence.setAside,
-});
-
 /** Whether anything at all is believed otherwise. */
 const moved = (whole: Posterior, rest: Posterior): boolean =>
   whole.ends.length !== rest.ends.length ||

@@ -15,6 +15,9 @@ export interface EndPosterior {
   /** Chance that something is wrong here, a past event included. */
   readonly odd: number;
   readonly beliefs: readonly Belief[];
+  /** Chance of every cause here, and of a wrong part which it is. */
+  readonly causes: ReadonlyMap<Cause, number>;
+  readonly wrongPart: Readonly<Record<'sensor' | 'target', number>>;
 }
 
 export interface Posterior {
@@ -129,6 +132,12 @@ export const posterior = (
         },
         get beliefs() {
           return here.beliefs();
+        },
+        get causes() {
+          return here.causes();
+        },
+        get wrongPart() {
+          return here.wrongPart();
         },
       };
     }),

@@ -147,7 +147,8 @@ export const buildProblem = (
   const known = new Set(
     findings.filter(({ wheelEnd }) => wheelEnd === end.wheelEnd).map(({ mechanism }) => mechanism),
   );
-  const checks = availableChecks(docket, end.wheelEnd, end.beliefs, a);
+  // Who looks no step ahead makes no check.
+  const checks = a.get('plan.depth') > 0 ? availableChecks(docket, end.wheelEnd, end.beliefs, a) : [];
   const perMinute = ((rates.labour * rates.slower) / 60) * a.get(`school.${school}.check`);
   const seizure = outlays.find(({ part }) => part === 'sensor')?.seizureCost ?? 0;
   const standing = setupsStanding(docket, end.wheelEnd);

@@ -29,6 +29,53 @@ const sizesExplain = (
   );
 };
 
+type Readings = Readonly<Record<'passive' | 'active', ReturnType<typeof readCheck>>>;
+type Chances = Required<Pick<Finding, 'seen' | 'normal' | 'says' | 'jointly'>>;
+
+const made = new WeakMap<Assumptions, Map<string, Chances>>();
+const inShort = (reading: ReturnType<typeof readCheck>): string =>
+  reading ? `${reading.table} ${reading.result}` : '-';
+
+/**
+ * How likely a reading is, by fault and build. The same reading at two wheels is one set of functions: what follows from it
+ * is worked out once.
+ */
+const chancesOf = (readings: Readings, explained: boolean, notGrowing: boolean, a: Assumptions): Chances => {
+  const kept = made.get(a) ?? new Map<string, Chances>();
+  made.set(a, kept);
+  const key = `${inShort(readings.passive)}|${inShort(readings.active)}|${explained} ${notGrowing}`;
+  const known = kept.get(key);
+  if (known) return known;
+  const chance =
+    (which: 'seen' | 'normal'): Chance =>
+    (fault, architecture) => {
+      const reading = readings[architecture.sensor];
+      if (!reading) return 1;
+      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
+      const base = checkChance(reading.table, result, fault, a);
+      if (which === 'normal' || fault !== 'tyre') return base;
+      return Math.min(
+        1,
+        base *
+          (explained ? a.get('tyres.explained.tyre') : 1) *
+          (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1),
+      );
+    };
+  const chances: Chances = {
+    seen: chance('seen'),
+    normal: chance('normal'),
+    says: (architecture) => readings[architecture.sensor] !== null,
+    jointly: (faults, which, architecture) => {
+      const reading = readings[architecture.sensor];
+      if (!reading) return null;
+      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
+      return jointChance(reading.table, result, faults, a);
+    },
+  };
+  kept.set(key, chances);
+  return chances;
+};
+
 /** A check at a wheel end; null where it speaks of something else, or can say nothing however the wheel end is built. */
 export const checkFinding = (
   check: Check,
@@ -50,37 +97,14 @@ export const checkFinding = (
   const explained = live !== null && sizesExplain(live, end, sizes, a);
   const notGrowing =
     live?.growsWithSpeed === false && (live.pattern === 'reads-high' || live.pattern === 'reads-low');
-  const chance =
-    (which: 'seen' | 'normal'): Chance =>
-    (fault, architecture) => {
-      const reading = readings[architecture.sensor];
-      if (!reading) return 1;
-      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
-      const base = checkChance(reading.table, result, fault, a);
-      if (which === 'normal' || fault !== 'tyre') return base;
-      return Math.min(
-        1,
-        base *
-          (explained ? a.get('tyres.explained.tyre') : 1) *
-          (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1),
-      );
-    };
   return {
     path: `checks[${i}]`,
     label: checkInWords(check),
     wheelEnd: end,
     mechanism: mechanismOf(check.check, either.result),
     kind: 'check',
-    seen: chance('seen'),
-    normal: chance('normal'),
     isNormal: SOUND_RESULT[either.table] === either.result,
-    says: (architecture) => readings[architecture.sensor] !== null,
-    jointly: (faults, which, architecture) => {
-      const reading = readings[architecture.sensor];
-      if (!reading) return null;
-      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
-      return jointChance(reading.table, result, faults, a);
-    },
+    ...chancesOf(readings, explained, notGrowing, a),
   };
 };
 
