@@ -318,7 +318,7 @@ export const endTables = (): EndTables => {
     table(end, architecture, evidence, adrift, vehicle, today, a) {
       const own = ownOf(evidence, end);
       let ofOwn = handy.get(own);
-      if (!ofOwn) handy.set(own, (ofOwn = new Map()));
+      if (!ofOwn) handy.set(own, (ofOwn = new Map<WheelEnd, Map<Architecture, Handy>>()));
       const ofEnd = memo(ofOwn, end, () => new Map<Architecture, Handy>());
       const near = ofEnd.get(architecture);
       if (
