@@ -207,8 +207,41 @@ test('codes are kept while the vehicle moves, and while the docket says stop', a
   );
   await devicesOf(page, stop.id);
   await expect(page.getByText('Another docket\u2019s vehicle stands on it')).toBeVisible();
+  // Nothing of it may come onto this docket.
+  await expect(page.getByRole('button', { name: 'Volts DC' })).toBeDisabled();
+  await key(page, 'r');
+  await expect(page.getByRole('alert')).toContainText('vehicle stands on the bench');
   await key(page, 'c');
   await page.getByRole('button', { name: 'Clear', exact: true }).focus();
   await key(page, 'Enter');
   await expect(page.getByRole('alert')).toContainText('may not be driven');
+});
+
+test('a trailer speaks over its bus: listened to on the bench, or read from a frame log', async ({
+  page,
+  request,
+}) => {
+  const view = await made(request, 'box trailer with three axles, abs lamp, SPN 792 FMI 5');
+  await onBench(request, view.id, 3);
+  await devicesOf(page, view.id);
+  await enterOn(page, 'Listen to its bus', 'Bench');
+  await expect(page.getByText(/SPN 792 FMI 5 (active|stored).*on the docket/)).toBeVisible();
+  await saved(page);
+  expect((await read(request, view.id)).docket.modulesRead).toContain('Bus, address 0B');
+  await key(page, 'r');
+  await expect(page.getByRole('alert')).toContainText('does not let the reader in');
+  // The same as a file that somebody brought.
+  const { log } = (await (await request.get('/api/devices/bench/frame-log')).json()) as { log: string };
+  await page.getByLabel('Frame log').setInputFiles({
+    name: 'trailer.log',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(log),
+  });
+  await expect(page.getByText(/SPN 792 FMI 5.*on the docket/)).toBeVisible();
+  await page.getByLabel('Frame log').setInputFiles({
+    name: 'holiday.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('nothing of a bus'),
+  });
+  await expect(page.getByRole('alert').first()).toContainText('That is no frame log');
 });

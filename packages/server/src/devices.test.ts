@@ -161,6 +161,20 @@ describe('reader, meter and bench', () => {
     await call('POST', '/devices/bench/skip', {});
   });
 
+  test('what is read of one vehicle does not come onto the docket of another', async () => {
+    const [mine, other] = [await docket(), await docket()];
+    await call('POST', '/devices/bench/vehicle', { docketId: mine.id, seed: 5 });
+    for (const [path, body] of [
+      ['/devices/reader/read', { docketId: other.id }],
+      ['/devices/reader/clear', { docketId: other.id, sure: true }],
+    ] as const)
+      expect((await call('POST', path, body)).body).toMatchObject({
+        status: 409,
+        detail: expect.stringMatching(/another docket’s vehicle stands on the bench/),
+      });
+    expect((await readToEnd(mine.id)).state).toBe('done');
+  });
+
   test('speeds come as they go, and end when nobody listens', async () => {
     const { id } = await docket();
     await call('POST', '/devices/bench/vehicle', { docketId: id, seed: 7 });

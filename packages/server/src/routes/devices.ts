@@ -32,9 +32,21 @@ export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDes
     ctx.body = await view();
   });
 
+  /** What is read of one vehicle must not come onto the docket of another. @throws problem 409 */
+  const standsHere = async (docketId: string): Promise<void> => {
+    const { bench } = await desk.view(new Map());
+    if (bench?.vehicle && bench.vehicle.docketId !== docketId)
+      throw problem(
+        409,
+        'Another vehicle',
+        `another docket’s vehicle stands on the bench (${bench.vehicle.name}); put this docket’s on it first`,
+      );
+  };
+
   router.post('/devices/reader/read', async (ctx) => {
     const { docketId } = parse(API['POST /devices/reader/read'].body, ctx.request.body);
     await read(docketId);
+    await standsHere(docketId);
     desk.theReader().begin(docketId);
     ctx.body = await view();
   });
@@ -53,6 +65,7 @@ export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDes
         'A stop stands',
         `nothing was cleared, this vehicle may not be driven: ${verdict.sentence}`,
       );
+    await standsHere(docketId);
     ctx.body = await desk.theReader().clear(docketId);
   });
   router.get('/devices/reader/live', (ctx) => {

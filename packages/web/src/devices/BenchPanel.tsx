@@ -112,7 +112,7 @@ export function BenchPanel({ bench, docketId, docket, advice, act }: Props) {
       )}
       {vehicle && !isMine && (
         <p className="look-here">
-          Another docket{'\u2019'}s vehicle stands on it: {vehicle.name}. What is read now is of that one.
+          Another docket{'\u2019'}s vehicle stands on it: {vehicle.name}. It is read for its own docket alone.
         </p>
       )}
       {vehicle && (

@@ -13,7 +13,7 @@ import { ClearDialog } from './ClearDialog.tsx';
 import { DeviceCard, SupplierLine } from './DeviceCard.tsx';
 import { MeterPanel } from './MeterPanel.tsx';
 import { putCodes, putFrameLog, readAll, ReaderPanel } from './ReaderPanel.tsx';
-import { lookAgain, useDevices } from './useDevices.ts';
+import { isOthers, lookAgain, useDevices } from './useDevices.ts';
 import './devices.css';
 
 /** A docket for what is read: chosen where none came along. */
@@ -160,6 +160,7 @@ export function DevicesScreen() {
                       corner={advice.wheelEnd}
                       names={advice.vehicle}
                       onBench={view.bench?.vehicle != null}
+                      isOther={isOthers(view, id)}
                       act={(how) => act(how)}
                     />
                   )}

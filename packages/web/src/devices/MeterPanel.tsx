@@ -12,7 +12,7 @@ import { call } from '../api/client.ts';
 import { Choice, plainOptions } from '../desk/Choice.tsx';
 import { changeDocket } from '../state/useDocket.ts';
 import { checkFromMeter, readingInWords } from './checkFromMeter.ts';
-import { lookAgain } from './useDevices.ts';
+import { lookAgain, OTHER_VEHICLE } from './useDevices.ts';
 
 interface Props {
   docketId: string;
@@ -22,6 +22,8 @@ interface Props {
   names: WheelNames;
   /** Whether probes are put by us, on the bench: else by hand. */
   onBench: boolean;
+  /** The bench has another docket's vehicle on it. */
+  isOther: boolean;
   act: (how: () => Promise<unknown>) => void;
 }
 
@@ -48,7 +50,7 @@ interface Shown {
 }
 
 /** The meter: where its probes are, what it shows, and the check that amounts to. */
-export function MeterPanel({ docketId, ends, corner, names, onBench, act }: Props) {
+export function MeterPanel({ docketId, ends, corner, names, onBench, isOther, act }: Props) {
   const [picked, setEnd] = useState<WheelEnd | null>(null);
   const [plug, setPlug] = useState<BenchProbes['plug']>('sensor');
   const [pins, setPins] = useState<BenchProbes['pins']>('across');
@@ -87,11 +89,12 @@ export function MeterPanel({ docketId, ends, corner, names, onBench, act }: Prop
       </p>
       <p className="device-acts">
         {ASK.map(([what, label, unit]) => (
-          <Button key={what} onClick={() => measure(what, unit)}>
+          <Button key={what} disabled={isOther} onClick={() => measure(what, unit)}>
             {label}
           </Button>
         ))}
       </p>
+      {isOther && <p className="look-here">{OTHER_VEHICLE}</p>}
       {shown && (
         <div className="meter-shows" role="status">
           <output className="meter-figure">{readingInWords(shown.measured, shown.unit)}</output>

@@ -2,9 +2,10 @@ import type { BenchEnd, BenchProbes, MeterQuantity } from '@hardy/core/contract'
 import type { Check, CheckName, WheelEnd } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { useParams } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
 import { checkFromMeter, readingInWords } from './checkFromMeter.ts';
-import { useDevices } from './useDevices.ts';
+import { isOthers, OTHER_VEHICLE, useDevices } from './useDevices.ts';
 
 interface Props {
   check: CheckName;
@@ -35,12 +36,14 @@ const HOW: Partial<
 
 /** Takes a measured check from the meter on the bench, where one is named. */
 export function ReadMeter({ check, of, wheelEnd, onFigures, onAdd }: Props) {
+  const { id = null } = useParams();
   const { data: devices } = useDevices();
   const [said, setSaid] = useState<string | null>(null);
   const [result, setResult] = useState<Check | null>(null);
   const [busy, setBusy] = useState(false);
   const how = HOW[check];
   if (!how || wheelEnd === null || !devices?.devices.some(({ kind }) => kind === 'meter')) return null;
+  if (isOthers(devices, id)) return <p className="look-here">{OTHER_VEHICLE}</p>;
   const { what, unit, where } = how;
   const probes: BenchProbes = {
     ...where,

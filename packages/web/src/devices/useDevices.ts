@@ -21,3 +21,11 @@ export const useDevices = () =>
 
 /** Looks at them at once. */
 export const lookAgain = (): Promise<void> => queryClient.invalidateQueries({ queryKey: DEVICES_KEY });
+
+/** Said where what is measured would be of another vehicle than the docket’s. */
+export const OTHER_VEHICLE =
+  'Another docket\u2019s vehicle stands on the bench: put this docket\u2019s on it first.';
+
+/** Whether the bench has another docket's vehicle on it: then nothing of it is this docket's. */
+export const isOthers = (view: DevicesView | undefined, docketId: string | null): boolean =>
+  docketId !== null && view?.bench?.vehicle != null && view.bench.vehicle.docketId !== docketId;

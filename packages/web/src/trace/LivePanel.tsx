@@ -2,7 +2,7 @@ import { wheelEndInWords } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { call, problemInWords } from '../api/client.ts';
-import { lookAgain, useDevices } from '../devices/useDevices.ts';
+import { isOthers, lookAgain, OTHER_VEHICLE, useDevices } from '../devices/useDevices.ts';
 import { useKeys } from '../desk/useKeys.ts';
 import { WheelLineKey } from '../drawings/WheelLineKey.tsx';
 import { LivePlot } from './LivePlot.tsx';
@@ -10,6 +10,8 @@ import { useLive } from './useLive.ts';
 import { useSpareHeight } from './useSpareHeight.ts';
 
 interface Props {
+  /** The docket the log would be for; null: none. */
+  docketId: string | null;
   /** Ends it; what was recorded is studied like any log. */
   onStudy: (log: File) => void;
   onLeave: () => void;
@@ -29,7 +31,7 @@ const isOff = (kmh: readonly number[], i: number): boolean => {
 };
 
 /** Wheel speeds from the reader as they go, recorded; stopped, they are a log on the bench. */
-export function LivePanel({ onStudy, onLeave }: Props) {
+export function LivePanel({ docketId, onStudy, onLeave }: Props) {
   const { recording, state, problem } = useLive();
   const { data: devices } = useDevices();
   const spare = useSpareHeight();
@@ -40,8 +42,9 @@ export function LivePanel({ onStudy, onLeave }: Props) {
     return () => clearInterval(timer);
   }, [recording]);
   const samples = recording.seconds.length;
+  const isOther = isOthers(devices, docketId);
   const study = () => {
-    if (recording.seconds.length > 0) onStudy(recording.toFile(new Date()));
+    if (!isOther && recording.seconds.length > 0) onStudy(recording.toFile(new Date()));
   };
   const drive = () => {
     setTrouble(null);
@@ -76,7 +79,7 @@ export function LivePanel({ onStudy, onLeave }: Props) {
               <kbd>g</kbd>
             </Button>
           )}
-          <Button variant="contained" disabled={samples === 0} onClick={study}>
+          <Button variant="contained" disabled={samples === 0 || isOther} onClick={study}>
             Stop and study it <kbd>s</kbd>
           </Button>
           <Button variant="text" onClick={onLeave}>
@@ -84,6 +87,11 @@ export function LivePanel({ onStudy, onLeave }: Props) {
           </Button>
         </span>
       </div>
+      {isOther && (
+        <p className="look-here" role="alert">
+          {OTHER_VEHICLE}
+        </p>
+      )}
       {(problem ?? trouble) && (
         <p className="look-here" role="alert">
           {problem ?? trouble}

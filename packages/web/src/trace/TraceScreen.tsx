@@ -195,6 +195,7 @@ export function TraceScreen() {
         )}
         {live && (
           <LivePanel
+            docketId={id}
             onStudy={(log) => {
               setLive(false);
               void trace.open(log);
