@@ -237,7 +237,12 @@ test('a trailer speaks over its bus: listened to on the bench, or read from a fr
     mimeType: 'text/plain',
     buffer: Buffer.from(log),
   });
-  await expect(page.getByText(/SPN 792 FMI 5.*on the docket/)).toBeVisible();
+  await expect(
+    page
+      .getByRole('status')
+      .filter({ hasText: /SPN 792 FMI 5.*on the docket/ })
+      .first(),
+  ).toBeVisible();
   await page.getByLabel('Frame log').setInputFiles({
     name: 'holiday.txt',
     mimeType: 'text/plain',

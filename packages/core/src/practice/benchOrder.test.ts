@@ -57,7 +57,7 @@ describe('a docket’s vehicle for the bench', () => {
     ).toMatchObject({
       axles: 3,
       driven: 'trailer',
-      codes: [{ of: 'A2R', failure: null }],
+      codes: [{ of: 'A2R', failure: '13' }],
     });
     expect(() => order({ vehicle: { axles: 4 } })).toThrow(/two or three axles/);
   });

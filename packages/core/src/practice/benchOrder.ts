@@ -11,8 +11,21 @@ const MM_PER_INCH = 25.4;
 const FAILURES: readonly string[] = ['11', '13', '1C', '1F', '2F', '31', '62'];
 type Failure = BenchVehicleOrder['codes'][number]['failure'];
 
+/** Failure modes of SAE J1939-73 by the byte that says the same: shorted low, open, supply low, comes and goes, jumps, none, ratio. */
+const BY_MODE: Readonly<Record<string, Failure>> = {
+  '4': '11',
+  '5': '13',
+  '1': '1C',
+  '2': '1F',
+  '10': '2F',
+  '8': '31',
+  '7': '62',
+};
+
 /** The byte of what failed, where a code carries one that the bench's controller knows. */
 const failureOf = (code: string): Failure => {
+  const mode = /^SPN \d+ FMI (\d+)$/.exec(code.trim())?.[1];
+  if (mode !== undefined) return BY_MODE[mode] ?? null;
   const byte = /^[A-Z][0-9A-F]{4}[-: ]?([0-9A-F]{2})$/i.exec(code.trim())?.[1]?.toUpperCase() ?? '';
   return FAILURES.includes(byte) ? (byte as Failure) : null;
 };

@@ -67,7 +67,8 @@ export function ClearDialog({ open, docketId, known, onClose }: Props) {
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={close} autoFocus={!done}>
+        {/* A button of its own when it is done: the one that had the focus is gone, and Escape must be heard. */}
+        <Button key={done ? 'close' : 'keep'} onClick={close} autoFocus>
           {done ? 'Close' : 'Keep them'}
         </Button>
         {!done && (
