@@ -75,11 +75,9 @@ const fittedAndProved = async (page: Page) => {
   await enterOn(page, 'Yard and town', 'Bench');
   await expect(page.getByRole('progressbar', { name: 'The drive' })).toBeVisible();
   await key(page, 'e');
-  await expect(
-    page.getByText('The drive is over.').or(page.getByRole('button', { name: 'Yard and town' })),
-  ).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Yard and town' })).toBeVisible();
   await key(page, 'r');
-  await expect(page.getByText(/read after clearing/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /It was driven since/ })).toBeVisible();
   await key(page, 'p');
   await expect(page.getByText('The codes stand on the docket.')).toBeVisible();
   await saved(page);
@@ -227,7 +225,7 @@ test('a trailer speaks over its bus: listened to on the bench, or read from a fr
   await enterOn(page, 'Listen to its bus', 'Bench');
   await expect(page.getByText(/SPN 792 FMI 5 (active|stored).*on the docket/)).toBeVisible();
   await saved(page);
-  expect((await read(request, view.id)).docket.modulesRead).toContain('Bus, address 0B');
+  expect((await read(request, view.id)).docket.modulesRead).toContain('Brakes (bus 0B)');
   await key(page, 'r');
   await expect(page.getByRole('alert')).toContainText('does not let the reader in');
   // The same as a file that somebody brought.

@@ -24,7 +24,7 @@ export {
 export { encodeFrame, encodeMessage, frameCutter, messageOf, TYPE, type Frame } from './doip/frames.ts';
 export { codeBytes, codeText } from './uds/codes.ts';
 export * as uds from './uds/services.ts';
-export { busCodeText, codesOnBus, framesOfCodes, type BusCode } from './j1939/activeCodes.ts';
+export { busCodeText, troubleOnBus, framesOfCodes, type BusCode } from './j1939/activeCodes.ts';
 export { readFrameLog, writeFrameLog, type BusFrame } from './j1939/frameLog.ts';
 export { benchAt, type Bench } from './bench/benchClient.ts';
 export { supplierAt, type SupplierService } from './supplier/supplierClient.ts';

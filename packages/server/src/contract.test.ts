@@ -128,7 +128,7 @@ test('every way in answers as the contract says', async () => {
   while (state === 'reading') state = (await ask('GET /devices', '/devices')).reading.state;
   const { log } = await ask('GET /devices/bench/frame-log', '/devices/bench/frame-log');
   expect((await ask('POST /devices/frame-log', '/devices/frame-log', { text: log })).read).toEqual([
-    'Bus, address 0B',
+    'Brakes (bus 0B)',
   ]);
   await ask('POST /devices/reader/clear', '/devices/reader/clear', { docketId: opened.id, sure: true });
   await ask('POST /devices/bench/probes', '/devices/bench/probes', {

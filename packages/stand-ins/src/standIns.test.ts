@@ -5,7 +5,7 @@ import { BenchVehicleOrder } from '@hardy/core/bench';
 import {
   busCodeText,
   codeBytes,
-  codesOnBus,
+  troubleOnBus,
   codeText,
   DeviceTrouble,
   encodeFrame,
@@ -248,7 +248,7 @@ describe('a docket’s vehicle on the bench', () => {
     await station.put(order());
     expect(station.ends).toEqual(['A1L', 'A1R', 'A2L', 'A2R', 'A3L', 'A3R']);
     expect(station.memoryAt(0).troubles).toContainEqual({ of: 'A2R', failure: '13', active: true });
-    const codes = codesOnBus(readFrameLog(busLogOf(station.memoryAt(0))).frames);
+    const { codes } = troubleOnBus(readFrameLog(busLogOf(station.memoryAt(0))).frames);
     expect(codes.map(busCodeText)).toContain('SPN 792 FMI 5');
     station.startDrive(0, 'town');
     const sound = station.speedsAt(30_000);

@@ -37,14 +37,44 @@ describe('what a reader found goes on the docket', () => {
     expect(takeReaderCodes(docket({ codes: [ABS] }), result({})).codes).toEqual([]);
     expect(takeReaderCodes(docket({ codes: [ABS] }), result({ read: ['Gearbox'] })).codes).toEqual([ABS]);
   });
-  test('after the fix, cleared and driven: nothing back is the proof, and what the job was for stays', () => {
-    const sold = docket({
-      codes: [ABS],
-      chosen: { part: 'sensor', wheelEnd: 'A1L', priceCents: 1, allInMeanCents: 1, cures: 1 },
-      proof: { lampsOutMetres: 300 },
+  const sold = docket({
+    codes: [ABS],
+    chosen: { part: 'sensor', wheelEnd: 'A1L', priceCents: 1, allInMeanCents: 1, cures: 1 },
+  });
+  test('a brake controller that did not answer proves nothing', () => {
+    const silent = result({
+      read: ['Gearbox'],
+      unread: [{ name: 'ABS', why: 'it does not answer' }],
+      wasCleared: true,
     });
-    expect(takeReaderCodes(sold, result({ wasCleared: true }))).toEqual({
-      ...sold,
+    const after = takeReaderCodes(sold, silent);
+    expect(after.proof?.codesBack).toBeUndefined();
+    expect(after.codesCleared).toBeUndefined();
+    expect(after.codes).toEqual([ABS]);
+  });
+  test('a code of another controller that has nothing to do with it is no brake code that is back', () => {
+    const engine = { module: 'Engine', code: 'P0420', status: 'active' } as const;
+    const after = takeReaderCodes(
+      sold,
+      result({ read: ['ABS', 'Engine'], wasCleared: true, codes: [engine] }),
+    );
+    expect(after.proof).toEqual({ codesBack: false });
+    expect(after.codes).toEqual([ABS, engine]);
+  });
+  test('a log of the bus tells of those that spoke, not of a reader that reaches all', () => {
+    const after = takeReaderCodes(
+      docket({}),
+      result({ read: ['Engine'], unread: [{ name: 'others', why: 'x' }] }),
+    );
+    expect(after.reader).toBeUndefined();
+    expect(after.modulesRead).toEqual(['Engine']);
+  });
+  test('after the fix, cleared and driven: nothing back is the proof, and what the job was for stays', () => {
+    const proved = { ...sold, proof: { lampsOutMetres: 300 } };
+    expect(takeReaderCodes(proved, result({ wasCleared: true }))).toEqual({
+      ...proved,
+      reader: 'full',
+      modulesRead: ['ABS', 'Gearbox'],
       codesCleared: true,
       proof: { lampsOutMetres: 300, codesBack: false },
     });

@@ -91,6 +91,13 @@ const codesIn = (payload: Uint8Array, source: number, status: BusCode['status'])
   return codes;
 };
 
+/** What a stretch of frames tells of trouble. */
+export interface BusTrouble {
+  readonly codes: readonly BusCode[];
+  /** Controllers that told of their codes at all, none included: of others it says nothing. */
+  readonly heard: readonly number[];
+}
+
 /** What a controller has announced and not yet sent in full. */
 interface Begun {
   readonly pgn: number;
@@ -103,11 +110,13 @@ interface Begun {
  * The codes of every controller in a stretch of frames, as last sent. A long message that is not whole is not believed; one that
  * is announced anew starts anew.
  */
-export const codesOnBus = (frames: readonly BusFrame[]): BusCode[] => {
+export const troubleOnBus = (frames: readonly BusFrame[]): BusTrouble => {
   const last = new Map<string, BusCode[]>();
+  const heard = new Set<number>();
   const begun = new Map<number, Begun>();
   const take = (pgn: number, source: number, payload: Uint8Array) => {
     if (pgn !== DM1 && pgn !== DM2) return;
+    heard.add(source);
     last.set(`${pgn} ${source}`, codesIn(payload, source, pgn === DM1 ? 'active' : 'stored'));
   };
   for (const { id, data } of frames) {
@@ -138,7 +147,7 @@ export const codesOnBus = (frames: readonly BusFrame[]): BusCode[] => {
       }
     } else take(pgn, source, data);
   }
-  return [...last.values()].flat();
+  return { codes: [...last.values()].flat(), heard: [...heard] };
 };
 
 /** A code as the trade writes it. */

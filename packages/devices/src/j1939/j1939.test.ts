@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { busCodeText, codesOnBus, framesOfCodes, type BusCode } from './activeCodes.ts';
+import { busCodeText, troubleOnBus, framesOfCodes, type BusCode } from './activeCodes.ts';
 import { readFrameLog, writeFrameLog } from './frameLog.ts';
 
 const code = fc.record({
@@ -20,7 +20,7 @@ describe('codes on the bus', () => {
       fc.property(fc.array(code, { maxLength: 40 }), fc.array(code, { maxLength: 5 }), (active, stored) => {
         const all = [...of(active, 0x0b, 'active'), ...of(stored, 0x0b, 'stored')];
         const frames = [...framesOfCodes(all, 0x0b, 'active'), ...framesOfCodes(all, 0x0b, 'stored', 1)];
-        expect(codesOnBus(readFrameLog(writeFrameLog(frames)).frames)).toEqual(all);
+        expect(troubleOnBus(readFrameLog(writeFrameLog(frames)).frames).codes).toEqual(all);
       }),
     );
   });
@@ -28,7 +28,7 @@ describe('codes on the bus', () => {
   test('a known frame: wheel sensor of the second axle, left, open', () => {
     const frames = framesOfCodes(of([{ spn: 791, fmi: 5, count: 3 }], 0x0b, 'active'), 0x0b, 'active');
     expect(writeFrameLog(frames)).toBe('(0.000000) trailer 18FECA0B#04FF17030503FFFF\n');
-    expect(codesOnBus(frames).map(busCodeText)).toEqual(['SPN 791 FMI 5']);
+    expect(troubleOnBus(frames).codes.map(busCodeText)).toEqual(['SPN 791 FMI 5']);
   });
 
   test('two controllers may speak at once; a message with a packet missing is not believed', () => {
@@ -36,14 +36,14 @@ describe('codes on the bus', () => {
     const one = framesOfCodes(of(many, 0x0b, 'active'), 0x0b, 'active');
     const two = framesOfCodes(of(many.slice(0, 3), 0x21, 'active'), 0x21, 'active');
     const mixed = one.flatMap((frame, i) => (two[i] ? [frame, two[i]] : [frame]));
-    expect(codesOnBus(mixed)).toHaveLength(9);
-    expect(codesOnBus(one.filter((_, i) => i !== 2))).toEqual([]);
+    expect(troubleOnBus(mixed).codes).toHaveLength(9);
+    expect(troubleOnBus(one.filter((_, i) => i !== 2)).codes).toEqual([]);
   });
 
   test('none is sent as none, and the newest message stands', () => {
     const was = framesOfCodes(of([{ spn: 789, fmi: 5, count: 1 }], 0x0b, 'active'), 0x0b, 'active');
     const none = framesOfCodes([], 0x0b, 'active', 5);
-    expect(codesOnBus([...was, ...none])).toEqual([]);
+    expect(troubleOnBus([...was, ...none]).codes).toEqual([]);
   });
 
   test('chance frames and lines never throw but for a log that is none', () => {
@@ -54,7 +54,9 @@ describe('codes on the bus', () => {
           { maxLength: 80 },
         ),
         (frames) => {
-          expect(Array.isArray(codesOnBus(frames.map((frame) => ({ ...frame, time: 0 }))))).toBe(true);
+          expect(Array.isArray(troubleOnBus(frames.map((frame) => ({ ...frame, time: 0 }))).codes)).toBe(
+            true,
+          );
         },
       ),
     );

@@ -12,7 +12,7 @@ const STATUS: Readonly<Record<DeviceTrouble['kind'], number>> = {
 };
 
 /** Trouble of a device as the API tells it. */
-export const troubleAsProblem = (error: unknown): unknown =>
+const troubleAsProblem = (error: unknown): unknown =>
   error instanceof DeviceTrouble ? problem(STATUS[error.kind], 'Device', error.message) : error;
 
 /**

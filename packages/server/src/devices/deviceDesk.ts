@@ -1,5 +1,4 @@
-import type { DeviceLine, DevicesView, Measured, ReadingJob } from '@hardy/core/contract';
-import type { BenchState } from '@hardy/core/contract';
+import type { BenchState, DeviceLine, DevicesView, Measured } from '@hardy/core/contract';
 import {
   benchAt,
   openMeter,
@@ -11,9 +10,8 @@ import {
 import { problem } from '../problem.ts';
 import { Conversation } from './conversation.ts';
 import type { DeviceFile } from './deviceFile.ts';
-import { ReaderDesk } from './readerDesk.ts';
+import { NO_JOB, ReaderDesk } from './readerDesk.ts';
 
-const NO_JOB: ReadingJob = { state: 'none', docketId: null, done: 0, of: 0, result: null, problem: null };
 const ASKED: Readonly<Record<Quantity, string>> = {
   ohms: 'how many ohms?',
   voltsDc: 'how many volts DC?',
@@ -99,6 +97,11 @@ export class DeviceDesk {
     return talk.with(asked, () => act(client), answered);
   }
 
+  /** How the bench stands; null without one. It is looked at, not asked: that is done several times a second. */
+  async benchNow(): Promise<BenchState | null> {
+    return (await this.#bench?.client.state().catch(() => null)) ?? null;
+  }
+
   /** Suppliers that orders can be sent to by wire. */
   get wires(): string[] {
     return [...this.#wires.keys()];
@@ -165,8 +168,7 @@ export class DeviceDesk {
       off: devices.length === 0,
       devices,
       reading: this.reader?.job ?? NO_JOB,
-      // Looked at, not asked: it is looked at several times a second.
-      bench: (await this.#bench?.client.state().catch(() => null)) ?? null,
+      bench: await this.benchNow(),
     };
   }
 }

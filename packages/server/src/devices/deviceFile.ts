@@ -32,12 +32,11 @@ export const DeviceFile = z.strictObject({
 export type DeviceFile = z.infer<typeof DeviceFile>;
 
 const OWN: ReadonlySet<string> = new Set(['127.0.0.1', '::1', 'localhost']);
+const hostOf = (address: string): string => new URL(address).hostname.replace(/^\[|\]$/g, '');
 const hostsOf = ({ reader, meter, bench, suppliers }: DeviceFile): string[] => [
   ...(reader ? [reader.host] : []),
   ...(meter ? [meter.host] : []),
-  ...[...(bench ? [bench] : []), ...Object.values(suppliers ?? {})].map((each) =>
-    new URL(each.url).hostname.replace(/^\[|\]$/g, ''),
-  ),
+  ...[...(bench ? [bench] : []), ...Object.values(suppliers ?? {})].map((each) => hostOf(each.url)),
 ];
 
 /**
@@ -68,7 +67,7 @@ export const readDeviceFile = (path: string, onlyHere: boolean): DeviceFile => {
       `names ${away}; the demonstration reaches no other host than this one`,
     );
   const { bench } = file.data;
-  if (bench && !OWN.has(new URL(bench.url).hostname.replace(/^\[|\]$/g, '')))
+  if (bench && !OWN.has(hostOf(bench.url)))
     throw new BadInput(
       `the file of devices ${path}`,
       `has another host for the bench; it stands in on this machine only`,

@@ -1,6 +1,6 @@
 import { BadInput } from '@hardy/core';
 import type { ReaderCodes } from '@hardy/core/contract';
-import { busCodeText, codesOnBus, DeviceTrouble, readFrameLog, type BusFrame } from '@hardy/devices';
+import { busCodeText, troubleOnBus, DeviceTrouble, readFrameLog, type BusFrame } from '@hardy/devices';
 
 const framesOf = (text: string): BusFrame[] => {
   try {
@@ -10,18 +10,32 @@ const framesOf = (text: string): BusFrame[] => {
   }
 };
 
-/** Names a controller by its address on the bus: 0x0B is the brakes of whoever tows. */
+/** SAE J1939: the brakes of whoever tows. */
+const BRAKES = 0x0b;
+/** A controller by its address on the bus. */
 const nameOf = (source: number): string =>
-  `Bus, address ${source.toString(16).toUpperCase().padStart(2, '0')}`;
+  `${source === BRAKES ? 'Brakes' : 'Controller'} (bus ${source.toString(16).toUpperCase().padStart(2, '0')})`;
 
-/** The codes in a frame log of a bus, as a reader's: what stands is active, what stood is stored. @throws BadInput */
+/**
+ * The codes in a frame log of a bus, as a reader's: what stands is active, what stood is stored. Only controllers that told
+ * of their codes count as read.
+ * @throws BadInput for what is no frame log, and for one in which no controller told of its codes
+ */
 export const codesOfFrameLog = (text: string): ReaderCodes => {
-  const frames = framesOf(text);
-  const codes = codesOnBus(frames).map((code) => ({
-    module: nameOf(code.source),
-    code: busCodeText(code),
-    status: code.status,
-  }));
-  const heard = frames.map(({ id }) => nameOf(id & 0xff));
-  return { codes, read: [...new Set(heard)], unread: [], wasCleared: false };
+  const { codes, heard } = troubleOnBus(framesOf(text));
+  if (heard.length === 0)
+    throw new BadInput(
+      'text',
+      'holds no message of codes (DM1 or DM2); log for some seconds with the ignition on',
+    );
+  return {
+    codes: codes.map((code) => ({
+      module: nameOf(code.source),
+      code: busCodeText(code),
+      status: code.status,
+    })),
+    read: heard.map(nameOf),
+    unread: [{ name: 'others', why: 'a log of the bus tells only of those that spoke' }],
+    wasCleared: false,
+  };
 };

@@ -1,14 +1,20 @@
 import type { DeviceLine, ReaderCodes, ReadingJob } from '@hardy/core/contract';
 import { DeviceTrouble, openReader, readAll, type Controller, type Reader } from '@hardy/devices';
 import { problem } from '../problem.ts';
-import { Conversation, troubleAsProblem } from './conversation.ts';
+import { Conversation } from './conversation.ts';
 import type { DeviceFile } from './deviceFile.ts';
 
 type Place = NonNullable<DeviceFile['reader']>;
 
-const NO_JOB: ReadingJob = { state: 'none', docketId: null, done: 0, of: 0, result: null, problem: null };
-/** A wheel that shows less than this stands, km/h: noise of a resting sensor. */
-const STANDS_BELOW = 0.5;
+/** Nothing was read yet. */
+export const NO_JOB: ReadingJob = {
+  state: 'none',
+  docketId: null,
+  done: 0,
+  of: 0,
+  result: null,
+  problem: null,
+};
 /** A stream of speeds ends by itself after so long, ms: somebody forgot it. */
 const LIVE_MOST_MS = 30 * 60_000;
 
@@ -90,7 +96,8 @@ export class ReaderDesk {
     this.#talk
       .with('which codes has each controller?', reading, told)
       .then((result) => {
-        if (result.read.length > 0) this.#cleared.delete(docketId);
+        // What the brakes did not answer is still to be read.
+        if (result.read.includes(this.#brakes.name)) this.#cleared.delete(docketId);
         this.#job = { ...this.#job, state: 'done', result };
       })
       .catch((error: unknown) => {
@@ -111,7 +118,7 @@ export class ReaderDesk {
       () =>
         this.#open(async (reader) => {
           const speeds = await reader.wheelSpeeds(this.#brakes);
-          if (speeds.some((kmh) => kmh >= STANDS_BELOW))
+          if (speeds.some((kmh) => kmh !== 0))
             throw new DeviceTrouble(
               'refused',
               `Nothing was cleared: the vehicle moves (${nowOf(speeds)} km/h). Stop it first.`,
@@ -164,7 +171,7 @@ export class ReaderDesk {
         () => `${samples} samples, then it was ended`,
       )
       .catch((error: unknown) => {
-        if (!signal.aborted) throw troubleAsProblem(error);
+        if (!signal.aborted) throw error;
       });
   }
 }

@@ -34,12 +34,12 @@ export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDes
 
   /** What is read of one vehicle must not come onto the docket of another. @throws problem 409 */
   const standsHere = async (docketId: string): Promise<void> => {
-    const { bench } = await desk.view(new Map());
-    if (bench?.vehicle && bench.vehicle.docketId !== docketId)
+    const on = (await desk.benchNow())?.vehicle;
+    if (on && on.docketId !== docketId)
       throw problem(
         409,
         'Another vehicle',
-        `another docket’s vehicle stands on the bench (${bench.vehicle.name}); put this docket’s on it first`,
+        `another docket’s vehicle stands on the bench (${on.name}); put this docket’s on it first`,
       );
   };
 

@@ -139,15 +139,16 @@ export function ReaderPanel({ view, docketId, act, onPut, onClear, onFrameLog }:
               ))}
             </tbody>
           </table>
-          <Button variant="contained" onClick={onPut}>
-            Put them on the docket <kbd>p</kbd>
-          </Button>
           {result.wasCleared && (
-            <span className="soft">
-              {' '}
-              read after clearing: {result.codes.length === 0 ? 'nothing is back' : 'it is back'}
-            </span>
+            <p className="look-here">
+              The codes were cleared before. What only a drive finds is not back before one: drive above
+              walking pace, then read again.
+            </p>
           )}
+          <Button variant="contained" onClick={onPut}>
+            {result.wasCleared ? 'It was driven since: put it on the docket' : 'Put them on the docket'}{' '}
+            <kbd>p</kbd>
+          </Button>
         </>
       )}
       {!result && reading.state !== 'reading' && !mine?.problem && (
