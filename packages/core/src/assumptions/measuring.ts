@@ -2,6 +2,18 @@ import { judgement, row, type JudgementTable } from './judgement.ts';
 
 /** How well things are measured on the counter. */
 export const MEASURING: JudgementTable = {
+  'live.apart-share': judgement(
+    0.35,
+    'share',
+    [0.05, 0.9],
+    'A wheel so far off the middle of the others is told while one watches: in the tightest bend sound wheels differ by less, a log tells finer.',
+  ),
+  'live.apart-from': judgement(
+    3,
+    'km/h',
+    [1, 30],
+    'Slower than this a sound coil may show nothing: no wheel is told to be off while one watches.',
+  ),
   ...row(
     'tool',
     'mm',

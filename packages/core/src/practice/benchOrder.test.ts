@@ -51,6 +51,15 @@ describe('a docket’s vehicle for the bench', () => {
       }).codes,
     ).toEqual([{ of: 'supply', failure: null, active: false }]);
   });
+  test('what failed is told alike, however the code says it', () => {
+    const failure = (code: { code: string; text?: string }) =>
+      order({ codes: [{ module: 'ABS', ...code }] }).codes[0]?.failure;
+    expect(failure({ code: 'C0031-13' })).toBe('13');
+    expect(failure({ code: 'C0031', text: 'Wheel speed sensor left front, open circuit' })).toBe('13');
+    expect(failure({ code: 'SPN 789 FMI 5' })).toBe('13');
+    expect(failure({ code: 'SPN 789 FMI 10' })).toBe('2F');
+    expect(failure({ code: 'C0031' })).toBeNull();
+  });
   test('a trailer with three axles goes on it, one with four does not', () => {
     expect(
       order({ vehicle: { axles: 3, driveline: 'trailer' }, codes: [{ code: 'SPN 792 FMI 5' }] }),

@@ -1,34 +1,33 @@
 import { diagnose } from '../advice/diagnose.ts';
 import type { Knowledge } from '../advice/knowledge.ts';
 import { groupOf } from '../advice/planAt.ts';
+import type { CodeMeaning } from '../codes/codeMeaning.ts';
+import type { UnderstoodCode } from '../codes/readCodes.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
 import { BenchEnd, BenchVehicleOrder } from '../vocabulary/bench.ts';
 import type { Docket } from '../vocabulary/docket.ts';
-import { parseTyreSize } from '../vocabulary/tyreSize.ts';
+import { MM_PER_INCH, parseTyreSize } from '../vocabulary/tyreSize.ts';
 import { axleOf, wheelEndAt } from '../vocabulary/wheelEndWords.ts';
 
-const MM_PER_INCH = 25.4;
-const FAILURES: readonly string[] = ['11', '13', '1C', '1F', '2F', '31', '62'];
-type Failure = BenchVehicleOrder['codes'][number]['failure'];
+type Failure = NonNullable<BenchVehicleOrder['codes'][number]['failure']>;
 
-/** Failure modes of SAE J1939-73 by the byte that says the same: shorted low, open, supply low, comes and goes, jumps, none, ratio. */
-const BY_MODE: Readonly<Record<string, Failure>> = {
-  '4': '11',
-  '5': '13',
-  '1': '1C',
-  '2': '1F',
-  '10': '2F',
-  '8': '31',
-  '7': '62',
+/** What a code says of the signal, as the byte by which the bench's controller writes it down: whatever grammar, dictionary or words it came in. */
+const FAILURE: Partial<Record<CodeMeaning, Failure>> = {
+  open: '13',
+  'resistance-high': '13',
+  'battery-or-open': '13',
+  'ground-or-open': '13',
+  'short-to-ground': '11',
+  'short-to-battery': '11',
+  'resistance-low': '11',
+  'voltage-range': '1C',
+  intermittent: '1F',
+  erratic: '2F',
+  'no-signal': '31',
+  frequency: '31',
+  implausible: '62',
 };
-
-/** The byte of what failed, where a code carries one that the bench's controller knows. */
-const failureOf = (code: string): Failure => {
-  const mode = /^SPN \d+ FMI (\d+)$/.exec(code.trim())?.[1];
-  if (mode !== undefined) return BY_MODE[mode] ?? null;
-  const byte = /^[A-Z][0-9A-F]{4}[-: ]?([0-9A-F]{2})$/i.exec(code.trim())?.[1]?.toUpperCase() ?? '';
-  return FAILURES.includes(byte) ? (byte as Failure) : null;
-};
+const failureOf = ({ signal }: UnderstoodCode): Failure | null => (signal && FAILURE[signal]) ?? null;
 
 const yearsOld = (buildDate: string | null | undefined, today: string): number | null => {
   const built = Number(buildDate?.slice(0, 4));
@@ -92,9 +91,7 @@ export const benchOrder = (
     if (code.voltage) return [{ of: 'supply', failure: null, active }];
     if (code.self) return [{ of: 'controller', failure: null, active }];
     const end = BenchEnd.safeParse(code.wheelEnds.length === 1 ? code.wheelEnds[0] : null);
-    return code.role === 'root' && end.success
-      ? [{ of: end.data, failure: failureOf(code.code), active }]
-      : [];
+    return code.role === 'root' && end.success ? [{ of: end.data, failure: failureOf(code), active }] : [];
   });
   const wheel = BenchEnd.safeParse(d.wheelEnd ?? docket.wheelEnd ?? null);
   return BenchVehicleOrder.parse({
@@ -113,7 +110,7 @@ export const benchOrder = (
       rim: size.rim / MM_PER_INCH,
     },
     sensing,
-    detailedCodes: codes.length === 0 || codes.some((code) => failureOf(code.code) !== null),
+    detailedCodes: codes.length === 0 || codes.some((code) => failureOf(code) !== null),
     codes: told.slice(0, 50),
     wheel: wheel.success ? wheel.data : null,
   });

@@ -5,7 +5,8 @@ export interface Tyre {
   readonly diameter: number;
 }
 
-const MM_PER_INCH = 25.4;
+/** Rims are sold in inches. */
+export const MM_PER_INCH = 25.4;
 /** Profile of a tyre whose size gives none, such as 7.50R16: nearly as high as wide. ISO 4000 full-profile series. */
 const FULL_PROFILE = 0.95;
 /** Old metric sizes without a profile, such as 185R14, are of the 80 series. */

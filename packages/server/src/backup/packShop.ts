@@ -1,13 +1,15 @@
 import Sqlite from 'better-sqlite3';
 import {
+  closeSync,
   createWriteStream,
   existsSync,
   mkdtempSync,
+  openSync,
   readdirSync,
   renameSync,
   rmSync,
   statSync,
-  writeFileSync,
+  writeSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -42,12 +44,13 @@ const DOCKETS = 'dockets.jsonl';
 
 const writeDockets = (database: string, to: string): void => {
   const connection = new Sqlite(database, { readonly: true });
+  const file = openSync(to, 'w');
   try {
-    const lines: string[] = [];
-    for (const row of connection.prepare('select number, document from docket order by number').iterate())
-      lines.push(String((row as { document: unknown }).document));
-    writeFileSync(to, lines.length > 0 ? `${lines.join('\n')}\n` : '');
+    // One by one: a shop of years does not fit into memory as text.
+    for (const row of connection.prepare('select document from docket order by number').iterate())
+      writeSync(file, `${String((row as { document: unknown }).document)}\n`);
   } finally {
+    closeSync(file);
     connection.close();
   }
 };

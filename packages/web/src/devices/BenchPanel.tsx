@@ -19,7 +19,7 @@ import { Choice } from '../desk/Choice.tsx';
 import { changeDocket } from '../state/useDocket.ts';
 import { LampGlyph } from './LampGlyph.tsx';
 import { putFrameLog } from './ReaderPanel.tsx';
-import { lookAgain } from './useDevices.ts';
+import { endDrive, lookAgain, putOnBench } from './useDevices.ts';
 
 interface Props {
   bench: BenchState;
@@ -97,7 +97,7 @@ export function BenchPanel({ bench, docketId, docket, advice, act }: Props) {
           variant={isMine ? 'outlined' : 'contained'}
           onClick={() =>
             tell(async () => {
-              await call('POST /devices/bench/vehicle', { body: { docketId } });
+              await putOnBench(docketId);
               return null;
             })
           }
@@ -147,7 +147,7 @@ export function BenchPanel({ bench, docketId, docket, advice, act }: Props) {
               <Button
                 onClick={() =>
                   tell(async () => {
-                    await call('POST /devices/bench/skip', { body: {} });
+                    await endDrive();
                     return 'The drive is over.';
                   })
                 }

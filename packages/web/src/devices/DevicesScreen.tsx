@@ -13,7 +13,7 @@ import { ClearDialog } from './ClearDialog.tsx';
 import { DeviceCard, SupplierLine } from './DeviceCard.tsx';
 import { MeterPanel } from './MeterPanel.tsx';
 import { putCodes, putFrameLog, readAll, ReaderPanel } from './ReaderPanel.tsx';
-import { isOthers, lookAgain, useDevices } from './useDevices.ts';
+import { endDrive, isOthers, lookAgain, putOnBench, useDevices } from './useDevices.ts';
 import './devices.css';
 
 /** A docket for what is read: chosen where none came along. */
@@ -73,8 +73,8 @@ export function DevicesScreen() {
     }),
     ...(id !== null &&
       view?.bench && {
-        o: () => act(() => call('POST /devices/bench/vehicle', { body: { docketId: id } }).then(lookAgain)),
-        e: () => act(() => call('POST /devices/bench/skip', { body: {} }).then(lookAgain)),
+        o: () => act(() => putOnBench(id)),
+        e: () => act(endDrive),
       }),
   });
   const advice = docket?.advice ?? null;

@@ -16,8 +16,21 @@ export const useDevices = () =>
   useQuery({
     queryKey: DEVICES_KEY,
     queryFn: ({ signal }) => call('GET /devices', { signal }),
-    refetchInterval: ({ state }) => (isUnderWay(state.data) ? OFTEN_MS : SELDOM_MS),
+    // Without a start-up file there is nothing to look at, now or later.
+    refetchInterval: ({ state }) => (state.data?.off ? false : isUnderWay(state.data) ? OFTEN_MS : SELDOM_MS),
   });
+
+/** Puts a docket's vehicle on the bench. */
+export const putOnBench = async (docketId: string): Promise<void> => {
+  await call('POST /devices/bench/vehicle', { body: { docketId } });
+  await lookAgain();
+};
+
+/** To the end of the drive at once. */
+export const endDrive = async (): Promise<void> => {
+  await call('POST /devices/bench/skip', { body: {} });
+  await lookAgain();
+};
 
 /** Looks at them at once. */
 export const lookAgain = (): Promise<void> => queryClient.invalidateQueries({ queryKey: DEVICES_KEY });

@@ -1,9 +1,11 @@
+import type { Assumptions } from '@hardy/core/metering';
 import { wheelEndInWords } from '@hardy/core/words';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { call, problemInWords } from '../api/client.ts';
 import { isOthers, lookAgain, OTHER_VEHICLE, useDevices } from '../devices/useDevices.ts';
 import { useKeys } from '../desk/useKeys.ts';
+import { useLimits } from '../docket/limits.ts';
 import { WheelLineKey } from '../drawings/WheelLineKey.tsx';
 import { LivePlot } from './LivePlot.tsx';
 import { useLive } from './useLive.ts';
@@ -19,15 +21,14 @@ interface Props {
 
 /** The figures are read, not watched: so often is enough, ms. */
 const FIGURES_MS = 250;
-/** A wheel this far off the others is seen without a log; in a bend wheels differ by less. Share and km/h. */
-const APART = 0.35;
-const AT_SPEED = 3;
-
 /** A wheel that shows much less or more than the middle of the others. */
-const isOff = (kmh: readonly number[], i: number): boolean => {
+const isOff = (kmh: readonly number[], i: number, limits: Assumptions): boolean => {
   const others = kmh.filter((_, k) => k !== i).sort((x, y) => x - y);
   const middle = others[others.length >> 1] ?? 0;
-  return middle > AT_SPEED && Math.abs((kmh[i] ?? 0) / middle - 1) > APART;
+  return (
+    middle > limits.get('live.apart-from') &&
+    Math.abs((kmh[i] ?? 0) / middle - 1) > limits.get('live.apart-share')
+  );
 };
 
 /** Wheel speeds from the reader as they go, recorded; stopped, they are a log on the bench. */
@@ -35,6 +36,7 @@ export function LivePanel({ docketId, onStudy, onLeave }: Props) {
   const { recording, state, problem } = useLive();
   const { data: devices } = useDevices();
   const spare = useSpareHeight();
+  const limits = useLimits();
   const [now, setNow] = useState<readonly number[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => {
@@ -99,10 +101,10 @@ export function LivePanel({ docketId, onStudy, onLeave }: Props) {
       )}
       <ul className="live-figures" aria-label="Speeds now">
         {recording.names.map((name, i) => (
-          <li key={name} className={isOff(now, i) ? 'live-off' : ''}>
+          <li key={name} className={isOff(now, i, limits) ? 'live-off' : ''}>
             <span className="soft">{wheelEndInWords(name, axles)}</span>
             <span className="mono live-kmh">{(now[i] ?? 0).toFixed(1)}</span> km/h
-            <span className="live-word">{isOff(now, i) ? 'off the others' : ''}</span>
+            <span className="live-word">{isOff(now, i, limits) ? 'off the others' : ''}</span>
           </li>
         ))}
       </ul>
