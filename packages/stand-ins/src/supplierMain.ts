@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { localDay } from '@hardy/core/words';
 import Papa from 'papaparse';
 import { listenHere, sayWhere, untilStopped } from './here.ts';
 import { supplierStand } from './supplierStand.ts';
@@ -29,7 +30,7 @@ const sold = data.flatMap(({ number, description, cost, supplier }) =>
       ]
     : [],
 );
-const today = () => new Date().toISOString().slice(0, 10);
+const today = () => localDay(new Date());
 const stands = await Promise.all(
   [...new Set(sold.map(({ supplier }) => supplier))].map(async (supplier) => {
     const parts = sold

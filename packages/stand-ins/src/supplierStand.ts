@@ -1,5 +1,6 @@
 import { bodyParser } from '@koa/bodyparser';
 import Router from '@koa/router';
+import { dayAfter } from '@hardy/core/words';
 import {
   SupplierWireOrder,
   type SupplierAnswer,
@@ -39,8 +40,6 @@ const BRANCHES = [
 ] as const;
 /** From back-order it comes after so many days. */
 const BACK_DAYS = 14;
-const dayAfter = (today: string, days: number): string =>
-  new Date(Date.parse(today) + days * 86_400_000).toISOString().slice(0, 10);
 /** Pieces at hand of a part: made up, and always the same for the same number. */
 const atHand = (partNumber: string): number =>
   4 + ([...partNumber].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) >>> 0, 7) % 9);

@@ -18,7 +18,7 @@ export { warrantyOf, soldOn } from '../stock/warranty.ts';
 export { CLAIM_STATES, GOT_OUT, KNOWN_BY } from '../vocabulary/wordLists.ts';
 export type { Claim } from '../vocabulary/sale.ts';
 export { ELSEWHERE_KINDS, type Elsewhere, type Quote } from '../vocabulary/sale.ts';
-export { localDay } from '../vocabulary/days.ts';
+export { dayAfter, localDay } from '../vocabulary/days.ts';
 export { partsOf } from '../vocabulary/chosenParts.ts';
 export { RENEWED } from '../partKinds/partData.ts';
 export { openDeposits, takeCore } from '../stock/refund.ts';
