@@ -99,11 +99,13 @@ const MOST_RECKONED = 40;
 /** On a vehicle of more wheel ends than so many, fewer: each costs more, by about this power of their number. */
 const USUAL_ENDS = 4;
 const COST_POWER = 1.5;
-const mostReckoned = ({ ends }: Diagnosed): number =>
-  Math.min(
-    MOST_RECKONED,
-    Math.ceil(MOST_RECKONED * (USUAL_ENDS / Math.max(1, ends.all.length)) ** COST_POWER),
-  );
+/** With more kinds of complaint than so many, fewer too: each one more doubles what a posterior costs. */
+const USUAL_COMPLAINTS = 3;
+const mostReckoned = ({ ends, evidence }: Diagnosed): number => {
+  const forEnds = (USUAL_ENDS / Math.max(1, ends.all.length)) ** COST_POWER;
+  const forComplaints = 2 ** ((USUAL_COMPLAINTS - evidence.complaints.length) / 2);
+  return Math.ceil(MOST_RECKONED * Math.min(1, forEnds) * Math.min(1, forComplaints));
+};
 const oneOfMany = (most: number): string => `one of many: what each did is worked out for the first ${most}`;
 
 /** What is told first of, where there are too many: what was seen and done, then codes of a wheel, then the others. */

@@ -1,7 +1,13 @@
-import { productOfOthers, times, weighed } from '../chance/polynomials.ts';
+import {
+  along,
+  alongMarked,
+  countedOne,
+  countIn,
+  type Counted,
+  type CountedEnd,
+} from '../chance/countedProducts.ts';
 import { causeOf, wrongPartOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Architecture, ArchitectureGroup } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import type { State } from './states.ts';
@@ -14,29 +20,59 @@ export interface Belief {
   readonly p: number;
 }
 
-/** One term of the sum over shared faults, the corner complained of and complaints, with the product of all other groups. */
+/** One term of the sum over shared faults and complaints, with what all other groups come to for each group. */
 export interface Term {
   readonly factor: number;
   readonly shared: number;
-  readonly corner: WheelEnd | null;
   readonly subset: number;
-  /** For each group, the polynomial of all the others. */
-  readonly others: ReadonlyArray<readonly number[]>;
+  readonly others: readonly Counted[];
 }
 
-type Where = Pick<Term, 'shared' | 'corner' | 'subset'>;
-const hereAt = (table: EndTable, corner: WheelEnd | null): number => (corner === table.end ? 1 : 0);
+/** A wheel end as a polynomial in the number of faulty ones; `here`: 1 as the corner complained of. */
+const endAs = (table: EndTable, shared: number, here: 0 | 1, subset: number): CountedEnd =>
+  table.sums[shared]?.[here]?.[subset] ?? NOWHERE;
+const NOWHERE: CountedEnd = { sound: 0, faulty: 0 };
 
-/** A wheel end as a polynomial in the number of faulty ones: sound + faulty z. */
-export const sumAt = (table: EndTable, { shared, corner, subset }: Where): number[] => {
-  const sum = table.sums[shared]?.[hereAt(table, corner)]?.[subset];
-  return [sum?.sound ?? 0, sum?.faulty ?? 0];
+/** The wheel ends of a group built one way, but for the one at place `but`. */
+const countedEnds = (
+  tables: readonly EndTable[],
+  but: number,
+  shared: number,
+  subset: number,
+  marks: boolean,
+): Counted => {
+  const out = countedOne(tables.length - (but >= 0 ? 1 : 0), marks);
+  tables.forEach((table, e) => {
+    if (e === but) return;
+    countIn(out, endAs(table, shared, 0, subset), marks ? endAs(table, shared, 1, subset) : undefined);
+  });
+  return out;
+};
+
+/** A group of wheel ends that are built alike, over every way they may be built. */
+export const countedGroup = (
+  group: ArchitectureGroup,
+  tables: readonly EndTable[][],
+  shared: number,
+  subset: number,
+  marks: boolean,
+): Counted => {
+  const sum = (into: number[], of: readonly number[], chance: number): void => {
+    for (let i = 0; i < into.length; i++) into[i] = (into[i] as number) + chance * (of[i] as number);
+  };
+  const out = countedOne(group.ends.length, marks);
+  out.plain[0] = 0;
+  group.options.forEach(({ chance }, k) => {
+    const one = countedEnds(tables[k] ?? [], -1, shared, subset, marks);
+    sum(out.plain, one.plain, chance);
+    if (out.marked && one.marked) sum(out.marked, one.marked, chance);
+  });
+  return out;
 };
 
 /** What the whole sum gives each wheel end. */
 export interface Whole {
   readonly terms: readonly Term[];
-  readonly countWeights: readonly number[];
   readonly evidenceMass: number;
 }
 
@@ -49,29 +85,47 @@ export interface EndMarginals {
   beliefs(): readonly Belief[];
 }
 
+/** Adds the weight of every state to `out`: the first is nothing wrong. */
+const addStates = (
+  out: Float64Array,
+  weights: Float64Array,
+  silent: Float64Array,
+  sound: number,
+  faulty: number,
+): void => {
+  for (let t = 0, scale = sound; t < out.length; t++, scale = faulty)
+    out[t] = (out[t] as number) + scale * (weights[t] as number) * (silent[t] as number);
+};
+
 /** Weight of every state of one wheel end, by [option][shared]. */
 const massAt = (
   group: ArchitectureGroup,
   tables: readonly EndTable[][],
   g: number,
   e: number,
-  { terms, countWeights }: Whole,
+  { terms }: Whole,
 ): Float64Array[][] =>
   group.options.map(({ chance }, k) => {
     const perEnd = tables[k] as EndTable[];
     const table = perEnd[e] as EndTable;
     const out = SHARED_STATES.map(() => new Float64Array(table.states.length));
-    for (const term of terms) {
-      const besides = productOfOthers(perEnd.map((each) => sumAt(each, term)))[e] as number[];
-      const rest = times(term.others[g] as readonly number[], besides);
-      const sound = term.factor * chance * weighed(rest, countWeights, 0);
-      const faulty = term.factor * chance * weighed(rest, countWeights, 1);
-      const weights = table.weights[term.shared]?.[hereAt(table, term.corner)] as Float64Array;
-      const silent = table.silent[term.subset] as Float64Array;
-      const target = out[term.shared] as Float64Array;
-      // The first state is nothing wrong.
-      for (let t = 0, scale = sound; t < target.length; t++, scale = faulty)
-        target[t] = (target[t] as number) + scale * (weights[t] as number) * (silent[t] as number);
+    for (const { factor, shared, subset, others } of terms) {
+      const rest = others[g] as Counted;
+      const marks = rest.marked !== null;
+      const besides = countedEnds(perEnd, e, shared, subset, marks);
+      const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];
+      const silent = table.silent[subset] as Float64Array;
+      const into = out[shared] as Float64Array;
+      const scale = factor * chance;
+      const unmarked = (faulty: 0 | 1) => scale * along(rest.plain, besides.plain, faulty);
+      if (!marks) {
+        addStates(into, asAny as Float64Array, silent, unmarked(0), unmarked(1));
+        continue;
+      }
+      // The corner complained of is elsewhere, or it is this one.
+      const marked = (faulty: 0 | 1) => scale * alongMarked(rest, besides, faulty);
+      addStates(into, asAny as Float64Array, silent, marked(0), marked(1));
+      addStates(into, asCorner as Float64Array, silent, unmarked(0), unmarked(1));
     }
     return out;
   });

@@ -5,7 +5,7 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { Architecture } from './architecture.ts';
 import type { Complaint, Evidence, Finding } from './finding.ts';
-import { likelihood, soundChance } from './likelihood.ts';
+import { likelihood, showsNothing, soundChance } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
 import { faultsAt, statesAt, type State } from './states.ts';
@@ -45,8 +45,10 @@ interface Pieces {
   column(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
   /** A column to a power, worked out once. */
   damped(column: Float64Array, power: number): Float64Array;
-  /** Chance that a check shows nothing in every state; zero where it says nothing. */
-  sound(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  /** Chance that a check shows anything abnormal in every state; one where it says nothing. */
+  abnormal(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  /** Whether a finding shows anything of what all wheels share. */
+  varies(finding: Finding, end: WheelEnd, architecture: Architecture): boolean;
   /** How far a finding can move any fault: the most it can tell. */
   spread(finding: Finding, end: WheelEnd, architecture: Architecture): number;
   silent(complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array;
@@ -112,15 +114,14 @@ const multiply = (out: Float64Array, by: Float64Array): void => {
   for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
 };
 
-/** What a table says, whichever wheel end it is of. */
-type Weights = Omit<EndTable, 'end'>;
+/** Weights of every state by the facts of the wheel end: [shared][here][state]. */
+type Weights = EndTable['weights'];
 
-const build = (
+const weightsBy = (
   end: WheelEnd,
   architecture: Architecture,
   own: readonly Finding[],
   adrift: readonly Finding[],
-  quiet: readonly Float64Array[],
   a: Assumptions,
   pieces: Pieces,
 ): Weights => {
@@ -132,44 +133,70 @@ const build = (
   const powers = sets.map((findings) =>
     weigh(findings, (finding) => pieces.spread(finding, end, architecture), repeat, mostHeard),
   );
-  const weights = SHARED_STATES.map((_, shared) => {
-    return sets.map((findings, here) => {
-      const out = Float64Array.from(priors);
-      findings.forEach((_, i) => {
-        const { whole, abnormal } = powers[here]?.[i] as Weighing;
-        if (whole === 0) return;
-        const column = pieces.column(findings[i] as Finding, end, architecture, shared);
-        multiply(out, whole === 1 ? column : pieces.damped(column, whole));
-        if (abnormal !== 0) {
-          const sound = pieces.sound(findings[i] as Finding, end, architecture, shared);
-          for (let t = 0; t < out.length; t++)
-            out[t] = (out[t] as number) * (1 - (sound[t] as number)) ** abnormal;
-        }
-      });
+  const byHere = sets.map((findings, here) => {
+    const heard = findings.flatMap((finding, i) => {
+      const weighing = powers[here]?.[i] as Weighing;
+      return weighing.whole === 0 ? [] : [{ finding, ...weighing }];
+    });
+    const tell = (
+      out: Float64Array,
+      { finding, whole, abnormal }: (typeof heard)[number],
+      shared: number,
+    ) => {
+      const column = pieces.column(finding, end, architecture, shared);
+      multiply(out, whole === 1 ? column : pieces.damped(column, whole));
+      if (abnormal === 0) return;
+      multiply(out, pieces.damped(pieces.abnormal(finding, end, architecture, shared), abnormal));
+    };
+    // Most findings show nothing of what all wheels share: they are reckoned once, not once for each of it.
+    const common = Float64Array.from(priors);
+    const varying = heard.filter((each) => {
+      if (pieces.varies(each.finding, end, architecture)) return true;
+      tell(common, each, 0);
+      return false;
+    });
+    return SHARED_STATES.map((_, shared) => {
+      const out = Float64Array.from(common);
+      for (const each of varying) tell(out, each, shared);
       return out;
     });
   });
-  const silent = Array.from({ length: 1 << quiet.length }, (_, subset) => {
-    const out = new Float64Array(states.length).fill(1);
-    quiet.forEach((column, g) => {
-      if (subset & (1 << g))
-        for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (column[t] as number);
-    });
-    return out;
-  });
-  // The first state is nothing wrong.
-  const sumOf = (x: Float64Array, y: Float64Array): EndSum => {
-    let faulty = 0;
-    for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
-    return { sound: (x[0] as number) * (y[0] as number), faulty };
+  return SHARED_STATES.map((_, shared) => byHere.map((each) => each[shared] as Float64Array));
+};
+
+/** For every subset of the complaints the chance that none of them comes from here, in every state. */
+const silentBy = (quiet: readonly Float64Array[], states: readonly State[]): Float64Array[] => {
+  const silent = [new Float64Array(states.length).fill(1)];
+  // Each subset is a smaller one and one complaint more.
+  for (const column of quiet)
+    for (const smaller of [...silent]) {
+      const out = Float64Array.from(smaller);
+      multiply(out, column);
+      silent.push(out);
+    }
+  return silent;
+};
+
+/** The first state is nothing wrong. */
+const sumOf = (x: Float64Array, y: Float64Array): EndSum => {
+  let faulty = 0;
+  for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
+  return { sound: (x[0] as number) * (y[0] as number), faulty };
+};
+
+/** Chance that a complaint does not come from here, in every state. */
+const silentIn = (complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array => {
+  const quiet = new Map<Fault, number>();
+  const quietOf = (fault: Fault): number => {
+    const known = quiet.get(fault);
+    if (known !== undefined) return known;
+    const chance = 1 - complaint.brings(fault, end);
+    quiet.set(fault, chance);
+    return chance;
   };
-  return {
-    states,
-    weights,
-    silent,
-    odds: (1 - (priors[0] ?? 1)) / (priors[0] ?? 1),
-    sums: weights.map((byHere) => byHere.map((w) => silent.map((s) => sumOf(w, s)))),
-  };
+  return Float64Array.from(statesAt(end, architecture), (state) =>
+    state.reduce((p, fault) => p * quietOf(fault), 1),
+  );
 };
 
 /** Tables already worked out, found again by what they were worked out from. */
@@ -205,7 +232,9 @@ export const endTables = (): EndTables => {
     ids.set(thing, next);
     return next++;
   };
-  const made = new Map<string, Weights>();
+  const weightsMade = new Map<string, Weights>();
+  const silentMade = new Map<string, readonly Float64Array[]>();
+  const sumsMade = new Map<string, EndTable['sums']>();
   const memo = <K, T>(kept: Map<K, T>, key: K, make: () => T): T => {
     const known = kept.get(key);
     if (known !== undefined) return known;
@@ -224,9 +253,10 @@ export const endTables = (): EndTables => {
     if (!known) sofar.push(column);
     return known ?? column;
   };
-  const columns = new Map<number, Float64Array>();
-  const sounds = new Map<number, Float64Array>();
-  const spreads = new Map<number, number>();
+  const columns: Map<number, Float64Array>[] = [];
+  const abnormals: Map<number, Float64Array>[] = [];
+  const spreads: Map<number, number>[] = [];
+  const variations: Map<number, boolean>[] = [];
   const silents = new Map<string, Float64Array>();
   const shapes = new Map<string, number>();
   const shapeOf = new WeakMap<Finding, number>();
@@ -240,66 +270,85 @@ export const endTables = (): EndTables => {
     shapeOf.set(finding, number);
     return number;
   };
-  /** One number for a finding's shape in a vehicle built so, with what all wheels share. Tens of thousands of ids fit. */
-  const keyOf = (finding: Finding, end: WheelEnd, architecture: Architecture, shared = 0): number =>
-    (shape(finding) * 2 ** 24 + id(architecture)) * 8 + (isCentre(end) ? 4 : 0) + shared;
+  /** Kept by a finding's shape first, then by how the vehicle is built and what all wheels share: both small numbers. */
+  const memoOf = <T>(
+    kept: Map<number, T>[],
+    [finding, end, architecture, shared]: readonly [Finding, WheelEnd, Architecture, number],
+    make: () => T,
+  ): T =>
+    memo(
+      (kept[shape(finding)] ??= new Map<number, T>()),
+      id(architecture) * 8 + (isCentre(end) ? 4 : 0) + shared,
+      make,
+    );
+  /** What all wheels share, but for what this finding does not show. */
+  const shownOf = (finding: Finding, architecture: Architecture, shared: number): readonly Fault[] => {
+    const also = SHARED_STATES[shared] ?? [];
+    return also.length > 0 && also.every((fault) => showsNothing(finding, fault, architecture)) ? [] : also;
+  };
   const powered = new WeakMap<Float64Array, Map<number, Float64Array>>();
-  const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => ({
-    priors: (end, architecture, states) =>
-      memo(priors, `${end} ${id(architecture)} ${id(vehicle)} ${id(a)}`, () => {
-        const chanceOf = new Map(
-          ([...faultsAt(end, architecture), 'none-present'] as Fault[]).map((cause) => [
-            cause,
-            faultPrior(cause, architecture, vehicle, today, a, end),
-          ]),
-        );
-        const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
-        const total = weights.reduce((sum, p) => sum + p, 0);
-        return oneOf(
-          `priors ${id(architecture)}`,
-          Float64Array.from(weights, (p) => p / total),
-        );
-      }),
-    column: (finding, end, architecture, shared) =>
-      memo(columns, keyOf(finding, end, architecture, shared), () => {
-        const also = SHARED_STATES[shared] ?? [];
-        return Float64Array.from(statesAt(end, architecture), (state) =>
-          likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
-        );
-      }),
-    damped: (column, power) => {
-      const known = powered.get(column) ?? new Map<number, Float64Array>();
-      powered.set(column, known);
-      const damped = known.get(power) ?? column.map((chance) => chance ** power);
-      known.set(power, damped);
-      return damped;
-    },
-    sound: (finding, end, architecture, shared) =>
-      memo(sounds, keyOf(finding, end, architecture, shared), () => {
-        const also = SHARED_STATES[shared] ?? [];
-        const silent = finding.says && !finding.says(architecture);
-        return Float64Array.from(statesAt(end, architecture), (state) =>
-          silent ? 0 : soundChance(finding, also.length > 0 ? [...state, ...also] : state, architecture),
-        );
-      }),
-    spread: (finding, end, architecture) =>
-      memo(spreads, keyOf(finding, end, architecture), () => {
-        const causes: Fault[] = [...faultsAt(end, architecture), 'none-present'];
-        const logs = [null, ...causes].map((cause) =>
-          Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
-        );
-        return Math.max(...logs) - Math.min(...logs);
-      }),
-    silent: (complaint, end, architecture) =>
-      memo(silents, `${id(complaint)} ${end} ${id(architecture)}`, () =>
-        oneOf(
-          `silent ${id(architecture)}`,
-          Float64Array.from(statesAt(end, architecture), (state) =>
-            state.reduce((p, fault) => p * (1 - complaint.brings(fault, end)), 1),
-          ),
+  const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => {
+    const pieces: Pieces = {
+      priors: (end, architecture, states) =>
+        memo(priors, `${end} ${id(architecture)} ${id(vehicle)} ${id(a)}`, () => {
+          const chanceOf = new Map(
+            ([...faultsAt(end, architecture), 'none-present'] as Fault[]).map((cause) => [
+              cause,
+              faultPrior(cause, architecture, vehicle, today, a, end),
+            ]),
+          );
+          const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
+          const total = weights.reduce((sum, p) => sum + p, 0);
+          return oneOf(
+            `priors ${id(architecture)}`,
+            Float64Array.from(weights, (p) => p / total),
+          );
+        }),
+      column: (finding, end, architecture, shared) =>
+        memoOf(columns, [finding, end, architecture, shared], () => {
+          const also = shownOf(finding, architecture, shared);
+          if (also.length === 0 && shared > 0) return pieces.column(finding, end, architecture, 0);
+          return Float64Array.from(statesAt(end, architecture), (state) =>
+            likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
+          );
+        }),
+      damped: (column, power) => {
+        const known = powered.get(column) ?? new Map<number, Float64Array>();
+        powered.set(column, known);
+        const damped = known.get(power) ?? column.map((chance) => chance ** power);
+        known.set(power, damped);
+        return damped;
+      },
+      abnormal: (finding, end, architecture, shared) =>
+        memoOf(abnormals, [finding, end, architecture, shared], () => {
+          const also = shownOf(finding, architecture, shared);
+          if (also.length === 0 && shared > 0) return pieces.abnormal(finding, end, architecture, 0);
+          const silent = finding.says && !finding.says(architecture);
+          return Float64Array.from(statesAt(end, architecture), (state) =>
+            silent
+              ? 1
+              : 1 - soundChance(finding, also.length > 0 ? [...state, ...also] : state, architecture),
+          );
+        }),
+      varies: (finding, end, architecture) =>
+        memoOf(variations, [finding, end, architecture, 0], () =>
+          SHARED_STATES.some((_, shared) => shownOf(finding, architecture, shared).length > 0),
         ),
-      ),
-  });
+      spread: (finding, end, architecture) =>
+        memoOf(spreads, [finding, end, architecture, 0], () => {
+          const causes: Fault[] = [...faultsAt(end, architecture), 'none-present'];
+          const logs = [null, ...causes].map((cause) =>
+            Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
+          );
+          return Math.max(...logs) - Math.min(...logs);
+        }),
+      silent: (complaint, end, architecture) =>
+        memo(silents, `${id(complaint)} ${end} ${id(architecture)}`, () =>
+          oneOf(`silent ${id(architecture)}`, silentIn(complaint, end, architecture)),
+        ),
+    };
+    return pieces;
+  };
   const likenesses = new WeakMap<readonly Finding[], string>();
   /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
   const likeness = (findings: readonly Finding[]): string => {
@@ -330,19 +379,29 @@ export const endTables = (): EndTables => {
         return near.table;
       const pieces = piecesFor(vehicle, today, a);
       const quiet = evidence.complaints.map((complaint) => pieces.silent(complaint, end, architecture));
-      const key = [
+      const states = statesAt(end, architecture);
+      const priors = pieces.priors(end, architecture, states);
+      const factsKey = [
         id(architecture),
         isCentre(end),
-        id(pieces.priors(end, architecture, statesAt(end, architecture))),
+        id(priors),
         id(a),
         // Adrift, they weigh among those of the wheel: then by their order among them.
         likeness(adrift.length > 0 ? [...own, ...adrift] : own),
         adrift.length,
-        ...quiet.map(id),
       ].join(' ');
+      const weights = memo(weightsMade, factsKey, () => weightsBy(end, architecture, own, adrift, a, pieces));
+      const quietKey = `${states.length} ${quiet.map(id).join(' ')}`;
+      const silent = memo(silentMade, quietKey, () => silentBy(quiet, states));
       const table = {
         end,
-        ...memo(made, key, () => build(end, architecture, own, adrift, quiet, a, pieces)),
+        states,
+        weights,
+        silent,
+        odds: (1 - (priors[0] ?? 1)) / (priors[0] ?? 1),
+        sums: memo(sumsMade, `${id(weights)} ${id(silent)}`, () =>
+          weights.map((each) => each.map((w) => silent.map((s) => sumOf(w, s)))),
+        ),
       };
       ofEnd.set(architecture, { vehicle, a, adrift, complaints: evidence.complaints, table });
       return table;

@@ -19,6 +19,17 @@ export const soundChance = (
   return faults.reduce((product, fault) => product * Math.min(1, normal(fault, architecture) / base), base);
 };
 
+/** Whether a finding is as likely with this fault beside others as without it: then it need not be reckoned with. */
+export const showsNothing = (
+  { kind, seen, normal }: Finding,
+  fault: Fault,
+  architecture: Architecture,
+): boolean =>
+  kind === 'factor' || kind === 'absent'
+    ? seen(fault, architecture) === 1
+    : seen(fault, architecture) === seen(null, architecture) &&
+      (!normal || normal(fault, architecture) === normal(null, architecture));
+
 /**
  * Chance of a finding when several faults hold at once. A reading that says nothing has chance one under all.
  *

@@ -1,11 +1,11 @@
-import { plus, productOfOthers, times, weighed } from '../chance/polynomials.ts';
+import { along, alongMarked, weighedOthers } from '../chance/countedProducts.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { SensedEnd } from './sensedEnd.ts';
 import type { ArchitectureGroup } from './architecture.ts';
-import { endMarginals, sumAt, type Belief, type EndMarginals, type Term } from './endMarginals.ts';
+import { countedGroup, endMarginals, type Belief, type EndMarginals, type Term } from './endMarginals.ts';
 import { endTables, SHARED_STATES, type EndTable, type EndTables } from './endTable.ts';
 import type { Evidence } from './finding.ts';
 import { faultCountWeights, secondEndChance } from './priors.ts';
@@ -34,7 +34,7 @@ export interface Posterior {
  * (`faultCountWeights`); given that number and the shared faults (controller, supply), wheel ends are independent. So
  * every wheel end is a polynomial in the number of faulty ones (sound + faulty z), products of them are exact, and the
  * coefficients are weighed last. Each wheel end has nothing, one fault or two. Findings at a wheel end depend on its state and the shared ones. Facts with no wheel end belong to one
- * unknown corner, summed over. A complaint is brought about by any faulty wheel end or shared cause (noisy-or):
+ * unknown corner, summed over by a mark that exactly one wheel end carries. A complaint is brought about by any faulty wheel end or shared cause (noisy-or):
  * its chance is one minus a product over wheel ends, so a set of complaints is a signed sum over subsets, each of
  * which factorises. Unknown architecture is summed over with its odds, alike on both sides of an axle.
  *
@@ -52,9 +52,7 @@ export const posterior = (
   const { complaints } = evidence;
   const subsets = 1 << complaints.length;
   const adrift = evidence.findings.filter((finding) => finding.wheelEnd === null);
-  const allEnds = groups.flatMap((group) => group.ends);
-  const corners: ReadonlyArray<WheelEnd | null> = adrift.length > 0 ? allEnds : [null];
-
+  const marks = adrift.length > 0;
   const tables: EndTable[][][] = groups.map((group) =>
     group.options.map(({ architecture }) =>
       group.ends.map((end) => memo.table(end, architecture, evidence, adrift, vehicle, today, a)),
@@ -101,29 +99,27 @@ export const posterior = (
   let evidenceMass = 0;
   const terms: Term[] = [];
   for (let s = 0; s < SHARED_STATES.length; s++)
-    for (const corner of corners)
-      for (let subset = 0; subset < subsets; subset++) {
-        const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
-        if (factor === 0) continue;
-        const term = { factor, shared: s, corner, subset };
-        const polynomials = groups.map((group, g) =>
-          group.options
-            .map(({ chance }, k) =>
-              (tables[g]?.[k] ?? []).reduce((p, table) => times(p, sumAt(table, term)), [chance]),
-            )
-            .reduce(plus, [0]),
-        );
-        const others = productOfOthers(polynomials);
-        const whole = factor * weighed(times(others[0] ?? [1], polynomials[0] ?? [0]), countWeights, 0);
-        evidenceMass += whole;
-        sharedMass[s] = (sharedMass[s] ?? 0) + whole;
-        terms.push({ ...term, others });
-      }
+    for (let subset = 0; subset < subsets; subset++) {
+      const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
+      if (factor === 0) continue;
+      const counted = groups.map((group, g) => countedGroup(group, tables[g] ?? [], s, subset, marks));
+      const others = weighedOthers(counted, countWeights);
+      const [first, besides] = [counted[0], others[0]];
+      const sum =
+        first && besides
+          ? marks
+            ? alongMarked(besides, first, 0)
+            : along(besides.plain, first.plain, 0)
+          : 0;
+      evidenceMass += factor * sum;
+      sharedMass[s] = (sharedMass[s] ?? 0) + factor * sum;
+      terms.push({ factor, shared: s, subset, others });
+    }
 
   const marginals = new Map<WheelEnd, EndMarginals>();
   const ends: EndPosterior[] = groups.flatMap((group, g) =>
     group.ends.map((wheelEnd, e): EndPosterior => {
-      const here = endMarginals(group, tables[g] ?? [], g, e, { terms, countWeights, evidenceMass });
+      const here = endMarginals(group, tables[g] ?? [], g, e, { terms, evidenceMass });
       marginals.set(wheelEnd, here);
       return {
         wheelEnd,
