@@ -1,4 +1,10 @@
-export { causeOfAilment } from './causeOf.ts';
-export { playVehicle, type FirstWords, type Played } from './playVehicle.ts';
-export { checkOn, liveChecks } from './checkOn.ts';
-export { docketOf } from './docketOf.ts';
+export { causeOfAilment } from './bench/causeOf.ts';
+export { checkOn, liveChecks } from './bench/checkOn.ts';
+export { docketOf, vehicleKnown } from './bench/docketOf.ts';
+export { searchLifeOf } from './bench/lifeOfOrder.ts';
+export { playVehicle, type FirstWords, type Played } from './job/playVehicle.ts';
+export { playVisit, deedKey, hasEnd, type Shop, type Visit, type VisitStep } from './job/visit.ts';
+export { drawCustomer, type Customer, type CustomerOrder } from './customer/drawCustomer.ts';
+export { LEVEL_RULES } from './customer/levels.ts';
+export { fullDocket, isTrue, truthOf } from './customer/fullChecks.ts';
+export { accountOf, canReadAt, judgeSteps } from './account/accountOf.ts';

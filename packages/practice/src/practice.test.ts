@@ -4,10 +4,10 @@ import { SLIPS, WEAR } from '../../bench-vehicle/src/life/ailments.ts';
 import { randomFrom } from '@hardy/core/chance';
 import { assumptionsWith, WAYS_TO_WORK } from '@hardy/core/trial';
 import { CHECK_NAMES, parseDocket } from '@hardy/core';
-import { causeOfAilment } from './causeOf.ts';
-import { checkOn } from './checkOn.ts';
-import { docketOf } from './docketOf.ts';
-import { playVehicle } from './playVehicle.ts';
+import { causeOfAilment } from './bench/causeOf.ts';
+import { checkOn } from './bench/checkOn.ts';
+import { docketOf } from './bench/docketOf.ts';
+import { playVehicle } from './job/playVehicle.ts';
 
 const TODAY = '2026-11-25';
 

@@ -25,8 +25,8 @@ import {
 import { randomFrom, type Random } from '@hardy/core/chance';
 import type { Check, CheckName } from '@hardy/core/words';
 import type { BenchProbes, BenchState, BenchVehicleOrder, BenchWork } from '@hardy/core/bench';
-import { checkOn } from '@hardy/practice';
-import { searchLifeOf } from './lifeOfOrder.ts';
+import { checkOn, searchLifeOf } from '@hardy/practice';
+
 
 const STEP_MS = STEP_S * 1000;
 /** At the bench it is so warm, degC. */

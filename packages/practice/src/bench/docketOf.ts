@@ -59,19 +59,37 @@ export const complaintsOf = ({ memory }: BenchVehicle, before: readonly unknown[
   ...(before.includes('noise.wheel') ? (['noise.wheel'] as const) : []),
 ];
 
+/** What the counter knows of a vehicle: its age, use and build, and how its axles sense, wholly or in part. */
+export const vehicleKnown = (
+  vehicle: BenchVehicle,
+  today: string,
+  isWhole: boolean,
+): NonNullable<Docket['vehicle']> => {
+  const { build } = vehicle;
+  return {
+    axles: build.axles,
+    buildDate: `${Number(today.slice(0, 4)) - Math.round(vehicle.ageYears)}-06`,
+    distanceKm: Math.round(vehicle.distanceKm / 1000) * 1000,
+    saltExposure: vehicle.salt,
+    knuckle: build.knuckle,
+    driveline: build.driven,
+    originalTyre: tyreText(build.tyre),
+    wheelEnds: Object.fromEntries(
+      endsOf(build)
+        .filter((end) => end.endsWith('L'))
+        .map((end) => {
+          const whole = architectureAt(vehicle, end);
+          return [`A${axleOf(end)}`, isWhole ? whole : { sensor: whole.sensor, mounting: whole.mounting }];
+        }),
+    ),
+  };
+};
+
 /** What the counter is told of a vehicle at first: words, codes, what was done lately; and what it does not know. */
 export const docketOf = ({ vehicle, past }: Life, today: string, random: Random): Docket => {
   const { build, memory } = vehicle;
   const reader = random.chance(MESS.noReader) ? 'none' : random.chance(MESS.engineReader) ? 'engine' : 'full';
   const known = random.chance(MESS.inCatalogue);
-  const wheelEnds = Object.fromEntries(
-    endsOf(build)
-      .filter((end) => end.endsWith('L'))
-      .map((end) => {
-        const whole = architectureAt(vehicle, end);
-        return [`A${axleOf(end)}`, known ? whole : { sensor: whole.sensor, mounting: whole.mounting }];
-      }),
-  );
   const noisy = endsOf(build).find((end) => vehicle.corners[end].bearing.rough > 0.4);
   const hears = noisy !== undefined && random.chance(MESS.noiseTold);
   const sore = memory.troubles.find(({ of }) => of !== 'supply' && of !== 'controller')?.of as
@@ -85,16 +103,7 @@ export const docketOf = ({ vehicle, past }: Life, today: string, random: Random)
   return {
     format: 'hardy-spoke/docket',
     version: 1,
-    vehicle: {
-      axles: build.axles,
-      buildDate: `${Number(today.slice(0, 4)) - Math.round(vehicle.ageYears)}-06`,
-      distanceKm: Math.round(vehicle.distanceKm / 1000) * 1000,
-      saltExposure: vehicle.salt,
-      knuckle: build.knuckle,
-      driveline: build.driven,
-      originalTyre: tyreText(build.tyre),
-      wheelEnds,
-    },
+    vehicle: vehicleKnown(vehicle, today, known),
     reader,
     ...(reader === 'full' ? { modulesRead: ['ABS'], codes: codesRead(vehicle, random) } : {}),
     symptoms: complaintsOf(vehicle, hears ? ['noise.wheel'] : []),
