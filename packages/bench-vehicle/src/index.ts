@@ -8,6 +8,7 @@ export {
 } from './life/drawLife.ts';
 export { copyOf } from './vehicle/copyOf.ts';
 export type { BenchVehicle } from './vehicle/benchVehicle.ts';
+export type { Corner } from './vehicle/parts.ts';
 export { across, axleOf, endsOf, sensingAt, type Build, type End, type Sensing } from './vehicle/build.ts';
 export { driveWith, keyOn, type Driven } from './controller/drive.ts';
 export { complains, testDrive, useForWeeks } from './controller/use.ts';
@@ -36,3 +37,4 @@ export {
   type Work,
 } from './repair/repair.ts';
 export { tyreText, type TyreSize } from './laws/tyreCircle.ts';
+export { soundVehicle } from './vehicle/soundVehicle.ts';

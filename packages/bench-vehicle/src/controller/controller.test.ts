@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { randomFrom } from '@hardy/core/chance';
-import { soundVehicle } from '../tests/soundVehicle.ts';
+import { soundVehicle } from '../vehicle/soundVehicle.ts';
 import { clearCodes, fitPart } from '../repair/repair.ts';
 import { driveOf, STEP_S } from '../motion/drive.ts';
 import { driveWith, keyOn } from './drive.ts';

@@ -7,7 +7,7 @@ import { watchSpeeds } from '../people/watchSpeeds.ts';
 import { testDrive } from '../controller/use.ts';
 import { endsOf, type End } from '../vehicle/build.ts';
 import type { BenchVehicle } from '../vehicle/benchVehicle.ts';
-import { soundVehicle } from '../tests/soundVehicle.ts';
+import { soundVehicle } from '../vehicle/soundVehicle.ts';
 import { copyOf } from '../vehicle/copyOf.ts';
 import { drawLife } from './drawLife.ts';
 

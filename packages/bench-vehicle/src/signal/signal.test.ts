@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { randomFrom } from '@hardy/core/chance';
 import { driveOf, type Cycle } from '../motion/drive.ts';
 import { rimSpeed } from '../motion/wheelSpeed.ts';
-import { soundVehicle } from '../tests/soundVehicle.ts';
+import { soundVehicle } from '../vehicle/soundVehicle.ts';
 import type { Sensing } from '../vehicle/build.ts';
 import type { Corner } from '../vehicle/parts.ts';
 import { wheelSignal } from './wheelSignal.ts';

@@ -63,5 +63,13 @@ export type { TraceFinding, TraceReading } from '../vocabulary/traceReading.ts';
 export type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 export { acrossFrom, wheelEndInWords, wheelsOf, type WheelNames } from '../vocabulary/wheelEndWords.ts';
 export { CAUSES, OLD_SENSOR, OUTCOME_RESULTS, PART_CLASSES, SCHOOLS } from '../vocabulary/wordLists.ts';
-export type { Account, AccountStep, PracticeDeed, SentWith, Skill } from '../vocabulary/practice.ts';
+export type {
+  Account,
+  AccountStep,
+  ExerciseShows,
+  ExerciseView,
+  PracticeDeed,
+  SentWith,
+  Skill,
+} from '../vocabulary/practice.ts';
 export type { Cause, Caution, PartClass, Side, Symptom } from '../vocabulary/words.ts';

@@ -85,3 +85,36 @@ export const Account = z.object({
   next: z.object({ skill: Skill.nullable(), words: z.string() }),
 });
 export type Account = z.infer<typeof Account>;
+
+/** What an exercise shows beside its words. */
+export const ExerciseShows = z.discriminatedUnion('as', [
+  z.object({ as: z.literal('nothing') }),
+  /** A line drawing of what a look found: the check and its result, drawn but not named. */
+  z.object({ as: z.literal('drawing'), check: z.string(), result: z.string() }),
+  /** Rows of a table: codes, measures, lines of a price. */
+  z.object({ as: z.literal('table'), head: z.array(z.string()), rows: z.array(z.array(z.string())) }),
+  /** Speeds of wheels over a drive, km/h at even times. */
+  z.object({
+    as: z.literal('speeds'),
+    seconds: z.number(),
+    wheels: z.array(z.object({ name: z.string(), kmh: z.array(z.number()) })),
+  }),
+]);
+export type ExerciseShows = z.infer<typeof ExerciseShows>;
+
+/** One question of one skill: the same seed is the same question. */
+export const ExerciseView = z.object({
+  skill: Skill,
+  /** Which kind of question of the skill. */
+  variant: z.string(),
+  seed: z.number().int(),
+  prompt: z.string(),
+  shows: ExerciseShows,
+  /** What one can answer; none where a number is asked for. */
+  choices: z.array(z.object({ key: z.string(), words: z.string() })),
+  /** What a number is in, where one is asked for. */
+  unit: z.string().nullable(),
+  /** Why it comes now: missed before, or about as hard as is good. */
+  because: z.enum(['due', 'level']),
+});
+export type ExerciseView = z.infer<typeof ExerciseView>;

@@ -1,7 +1,7 @@
 import { emptyMemory } from '../controller/memory.ts';
-import type { BenchVehicle } from '../vehicle/benchVehicle.ts';
-import { endsOf, type Build, type End, type Sensing } from '../vehicle/build.ts';
-import { soundCorner, type Corner } from '../vehicle/parts.ts';
+import type { BenchVehicle } from './benchVehicle.ts';
+import { endsOf, type Build, type End, type Sensing } from './build.ts';
+import { soundCorner, type Corner } from './parts.ts';
 
 /** A sound vehicle of two axles, both built alike. */
 export const soundVehicle = (more: Partial<Sensing> & Pick<Sensing, 'sensor'>): BenchVehicle => {
