@@ -47,7 +47,8 @@ const PACKAGES = {
   'stand-ins': ['core/', 'bench-vehicle/', 'devices/', 'practice/'],
   practice: ['core/', 'bench-vehicle/'],
   web: ['core/'],
-  server: ['core/', 'devices/'],
+  // Practice runs in its threads, on a database of its own.
+  server: ['core/', 'devices/', 'practice/'],
   cli: ['core/', 'server/src/backup/index\\.ts$'],
 };
 /* What its tests may import beside: a server is tried on devices that stand in. */

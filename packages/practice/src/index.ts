@@ -8,3 +8,19 @@ export { drawCustomer, type Customer, type CustomerOrder } from './customer/draw
 export { LEVEL_RULES } from './customer/levels.ts';
 export { fullDocket, isTrue, truthOf } from './customer/fullChecks.ts';
 export { accountOf, canReadAt, judgeSteps } from './account/accountOf.ts';
+export { customerAt } from './customer/drawCustomer.ts';
+export { orderOf, type CustomerGiven } from './customer/givenCustomer.ts';
+export { applied } from './job/applied.ts';
+export type { Sale } from './account/lapsesOf.ts';
+export { drawExercise, EXERCISES, variantsOf } from './exercises/exercises.ts';
+export { isRight, type Exercise } from './exercises/exercise.ts';
+export {
+  aboutRight,
+  afterAnswer,
+  askedFirst,
+  GOOD_SUCCESS,
+  NEWCOMER,
+  successOf,
+  tellApart,
+  type Rating,
+} from './rating/rating.ts';

@@ -1,6 +1,8 @@
 import { bodyParser } from '@koa/bodyparser';
 import Koa from 'koa';
+import compose from 'koa-compose';
 import helmet from 'koa-helmet';
+import mount from 'koa-mount';
 import serve from 'koa-static';
 import { existsSync } from 'node:fs';
 import { createReadStream } from 'node:fs';
@@ -21,9 +23,11 @@ import { deviceRoutes } from './routes/devices.ts';
 import { docketRoutes } from './routes/dockets.ts';
 import { ledgerRoutes } from './routes/ledger.ts';
 import { orderRoutes } from './routes/orders.ts';
+import { practiceRoutes, type PracticeDesk } from './routes/practice.ts';
 import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
+import { PracticeSpace } from './practice/practiceSpace.ts';
 import type { Store } from './store/openStore.ts';
 import { forgetWords } from './store/partStore.ts';
 import { TurnedDockets } from './turnedDockets.ts';
@@ -66,10 +70,49 @@ export interface Serving {
   readonly webFolder: string | null;
   /** Devices named in the start-up file; none where there is no file. */
   readonly devices?: DeviceFile;
+  /** Whether there is a space for practice beside it; false for the one that is that space. */
+  readonly practises?: boolean;
 }
 
+/** What practice needs, opened when it is first asked for. */
+const practiceCounter = (space: PracticeSpace) => {
+  let open: Promise<{ served: Served; desk: PracticeDesk }> | null = null;
+  const opened = async () => {
+    const store = await space.store();
+    open ??= Promise.resolve().then(() => {
+      // The threads are the shop's: they outlive the practice counter.
+      const thinkers = { ...space.thinkers, close: () => Promise.resolve() };
+      const advising = new Advising(thinkers, () => store.orm.em.fork());
+      const served = createApp({ store, thinkers, backups: null, webFolder: null, practises: false });
+      return { served, desk: { store, advising, thinkers } };
+    });
+    return open;
+  };
+  const counter: Koa.Middleware = async (ctx, next) => {
+    if (!ctx.path.startsWith('/api/')) return void (await next());
+    const { served } = await opened();
+    // The whole application within: it answers by itself, or says that nothing is there.
+    await compose(served.app.middleware)(ctx, () => Promise.resolve());
+  };
+  return {
+    counter,
+    desk: async () => (await opened()).desk,
+    async close() {
+      await (await open?.catch(() => null))?.served.close();
+      await space.close();
+    },
+  };
+};
+
 /** The application: API under /api, and the built pages when there are any. */
-export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }: Serving): Served => {
+export const createApp = ({
+  store,
+  thinkers,
+  backups,
+  webFolder,
+  devices = {},
+  practises = true,
+}: Serving): Served => {
   const app = new Koa();
   app.on('error', (error: unknown) => {
     if (!hungUp(error)) logFault(error);
@@ -79,6 +122,7 @@ export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }:
   const advising = new Advising(thinkers, () => orm.em.fork());
   const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
   const desk = new DeviceDesk(devices);
+  const practice = practises ? practiceCounter(new PracticeSpace(store, thinkers)) : null;
   const imports = new ImportDesk(store, {
     before: async () => backups?.make('import'),
     in() {
@@ -91,6 +135,8 @@ export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }:
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(problems);
   app.use(gate);
+  // The practice counter is this application on a database of its own: it reads its requests itself.
+  if (practice) app.use(mount('/practice', practice.counter));
   app.use(bodyParser({ jsonLimit: '3mb', enableTypes: ['json'] }));
   app.use(plainBody);
   for (const router of [
@@ -103,6 +149,7 @@ export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }:
     deviceRoutes(store, advising, desk),
     customerRoutes(store, advising),
     ledgerRoutes(store, advising),
+    ...(practice ? [practiceRoutes(practice.desk)] : []),
   ])
     app.use(router.routes()).use(router.allowedMethods());
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
@@ -126,7 +173,7 @@ export const createApp = ({ store, thinkers, backups, webFolder, devices = {} }:
   return {
     app,
     async close() {
-      await Promise.all([turned.close(), imports.close(), backups?.close()]);
+      await Promise.all([turned.close(), imports.close(), backups?.close(), practice?.close()]);
       await thinkers.close();
     },
   };

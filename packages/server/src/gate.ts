@@ -11,6 +11,9 @@ const OUR_OWN: ReadonlySet<string> = new Set(['same-origin', 'none']);
 const nameOf = (host: string): string | null =>
   /^(\[[\da-f:]+\]|[^:/?#@\s]+)(?::\d{1,5})?$/i.exec(host)?.[1] ?? null;
 
+/** The API, and that of the practice database. */
+const isApi = (path: string): boolean => /^\/(practice\/)?api\//.test(path);
+
 const isReadable = (url: string): boolean => {
   try {
     return !decodeURIComponent(url.replaceAll('+', ' ')).includes('\0');
@@ -35,10 +38,10 @@ export const gate = async (ctx: Context, next: Next): Promise<void> => {
     );
   const origin = ctx.get('origin');
   const site = ctx.get('sec-fetch-site');
-  const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api/');
+  const isPage = ctx.method === 'GET' && !isApi(ctx.path);
   if ((origin && origin !== `${ctx.protocol}://${host}`) || (site && !OUR_OWN.has(site) && !isPage))
     throw problem(403, 'Another site', 'pages of another site may not read or change anything here');
   if (!isReadable(ctx.url)) throw problem(400, 'Bad request', 'the address cannot be read');
-  if (ctx.path.startsWith('/api/')) ctx.set('Cache-Control', 'no-store');
+  if (isApi(ctx.path)) ctx.set('Cache-Control', 'no-store');
   await next();
 };

@@ -49,3 +49,13 @@ export type {
   Unheard,
 } from '../vocabulary/ledgerViews.ts';
 export type { AssumptionLine, ShopView, Turned, TurnedAnswer, VehicleLine } from '../contract/shopViews.ts';
+export type {
+  Answered,
+  LearnerView,
+  PracticeHome,
+  RoundScores,
+  RoundView,
+  SkillView,
+  TeamView,
+  VisitView,
+} from '../contract/practiceViews.ts';

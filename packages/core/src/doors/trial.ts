@@ -1,7 +1,7 @@
 /* What it takes to try the advice on a vehicle that knows nothing of it. */
 export { assumptionsWith, type Assumptions } from '../assumptions/assumptions.ts';
 export type { Architecture } from '../diagnosis/architecture.ts';
-export { bareKnowledge, type Knowledge } from '../advice/knowledge.ts';
+export { assumptionsFor, bareKnowledge, type Knowledge } from '../advice/knowledge.ts';
 export { optionsAt, type Option, type Options } from '../practice/optionsAt.ts';
 export { judge, type Judged } from '../advice/judge.ts';
 export { chooseDeed, WAYS_TO_WORK, type WayToWork } from '../practice/chooseDeed.ts';

@@ -73,11 +73,13 @@ export const Account = z.object({
   minutes: z.number(),
   /** Minutes the customer had. */
   hadMinutes: z.number(),
+  /** What they would have spent at most, money. */
+  budget: z.number(),
   visits: z.number().int(),
   /** What went wrong beside the money, plainly, the gravest first. */
   lapses: z.array(
     z.object({
-      what: z.enum(['safety', 'caution', 'question', 'check', 'companion', 'time']),
+      what: z.enum(['safety', 'caution', 'question', 'check', 'companion', 'time', 'money']),
       words: z.string(),
     }),
   ),

@@ -127,6 +127,7 @@ export const accountOf = (customer: Customer, visit: Visit, knowledge: Knowledge
     luck: sum(({ luck }) => luck),
     minutes: visit.minutes,
     hadMinutes: customer.rules.minutes,
+    budget: customer.budget,
     visits: visit.visits,
     lapses,
     next: nextToPractise(customer, steps, lapses),

@@ -18,7 +18,7 @@ const WASTED_FROM = 5;
 
 /** What went wrong beside the money, the gravest first. */
 export const lapsesOf = (
-  { life, rules, manner }: Customer,
+  { life, rules, manner, budget }: Customer,
   visit: Visit,
   steps: readonly AccountStep[],
   { leftOut, sent, cautions }: Sale,
@@ -50,5 +50,10 @@ export const lapsesOf = (
   if (leftOut.length > 0) say('companion', `Left out, and needed on this job: ${leftOut.join(', ')}.`);
   if (visit.minutes > rules.minutes)
     say('time', `It took ${Math.round(visit.minutes)} minutes; the customer had ${rules.minutes}.`);
+  if (visit.cost > budget)
+    say(
+      'money',
+      `It came to ${Math.round(visit.cost)} in all; the customer had ${budget}. A dearer job is fine where it was said beforehand.`,
+    );
   return lapses;
 };

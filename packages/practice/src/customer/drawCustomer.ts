@@ -25,6 +25,10 @@ export interface Customer {
   readonly level: number;
   readonly rules: LevelRules;
   readonly manner: Manner;
+  /** What they would spend at most, money. */
+  readonly budget: number;
+  /** The seed of the life that was found. */
+  readonly lifeSeed: number;
   readonly life: Life;
   readonly told: Told;
   /** What is known when they have said it. */
@@ -35,30 +39,24 @@ export interface Customer {
 const MOST_LIVES = 400;
 const STEP = 7919;
 
-/**
- * A customer of a level, by a seed. Only such are drawn as can be found out: everything one needs to decide could be learned by
- * asking or checking (`isFair`).
- */
-export const drawCustomer = (order: CustomerOrder): Customer => {
-  const { seed, level, today } = order;
+/** Customers spend so much more than nothing, at least and at most, money. */
+const LEAST_BUDGET = 200;
+const MOST_BUDGET = 700;
+
+const rulesOf = (level: number): LevelRules => {
   const rules = LEVEL_RULES[level];
   if (!rules) throw new RangeError(`there is no level ${level}`);
-  const random = randomFrom(seed * 31 + level);
-  const manner = random.pick(rules.manners);
-  let last: Customer | null = null;
-  for (let i = 0; i < MOST_LIVES; i++) {
-    const life = order.lives(seed + i * STEP);
-    if (!rules.fits(life)) continue;
-    const customer = firstWords(order, rules, manner, life);
-    last = customer;
-    if (isFair(customer, today)) return customer;
-  }
-  if (last) return last;
-  throw new Error(`no life of seed ${seed} is one of level ${level}`);
+  return rules;
 };
 
-const firstWords = (order: CustomerOrder, rules: LevelRules, manner: Manner, life: Life): Customer => {
+/** The customer an order and the seed of a life make, fair or not. */
+export const customerAt = (order: CustomerOrder, lifeSeed: number): Customer => {
   const { seed, level } = order;
+  const rules = rulesOf(level);
+  const life = order.lives(lifeSeed);
+  const character = randomFrom(seed * 31 + level);
+  const manner = character.pick(rules.manners);
+  const budget = 10 * Math.round(character.between(LEAST_BUDGET, MOST_BUDGET) / 10);
   const random = randomFrom(seed * 131 + level);
   const { vehicle } = life;
   const codes = rules.codes === 'brought' ? codesRead(vehicle, random) : [];
@@ -81,7 +79,25 @@ const firstWords = (order: CustomerOrder, rules: LevelRules, manner: Manner, lif
     ...(told.named && told.corner ? { wheelEnd: told.corner } : {}),
     ...(manner === 'has bought one' ? { wants: ['parts-bought'] } : {}),
   };
-  return { seed, level, rules, manner, life, told, first };
+  return { seed, level, rules, manner, budget, lifeSeed, life, told, first };
+};
+
+/**
+ * A customer of a level, by a seed. Only such are drawn as can be found out: everything one needs to decide could be learned by
+ * asking or checking (`isFair`).
+ */
+export const drawCustomer = (order: CustomerOrder): Customer => {
+  const { seed, level, today } = order;
+  const rules = rulesOf(level);
+  let last: Customer | null = null;
+  for (let i = 0; i < MOST_LIVES; i++) {
+    const customer = customerAt(order, seed + i * STEP);
+    if (!rules.fits(customer.life)) continue;
+    last = customer;
+    if (isFair(customer, today)) return customer;
+  }
+  if (last) return last;
+  throw new Error(`no life of seed ${seed} is one of level ${level}`);
 };
 
 /** What is complained of once one asks what exactly lights up and when. */

@@ -74,3 +74,5 @@ export const relearnTask = ({
   overrides: Readonly<Record<string, number>>;
   month: string;
 }): Array<Recounted | null> => recounted(entries, overrides, month);
+
+export { accountTask, exerciseTask, findCustomerTask, playJobTask } from '../practice/practiceTasks.ts';

@@ -1,5 +1,15 @@
 import { Piscina } from 'piscina';
-import type { adviseTask, compareTask, countTask, readTask, relearnTask } from './tasks.ts';
+import type {
+  accountTask,
+  adviseTask,
+  compareTask,
+  countTask,
+  exerciseTask,
+  findCustomerTask,
+  playJobTask,
+  readTask,
+  relearnTask,
+} from './tasks.ts';
 
 export interface Tasks {
   readonly adviseTask: typeof adviseTask;
@@ -7,6 +17,10 @@ export interface Tasks {
   readonly readTask: typeof readTask;
   readonly countTask: typeof countTask;
   readonly relearnTask: typeof relearnTask;
+  readonly findCustomerTask: typeof findCustomerTask;
+  readonly playJobTask: typeof playJobTask;
+  readonly accountTask: typeof accountTask;
+  readonly exerciseTask: typeof exerciseTask;
 }
 
 /** Those who think: threads beside the one that answers, or that one itself. */

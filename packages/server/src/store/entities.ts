@@ -244,6 +244,99 @@ export const CountRow = defineEntity({
   },
 });
 
+/** Somebody who practises. */
+export const LearnerRow = defineEntity({
+  name: 'LearnerRow',
+  tableName: 'learner',
+  properties: { id: p.string().primary(), name: p.string().unique(), at: p.datetime() },
+});
+
+/** A round set for all. */
+export const PracticeRoundRow = defineEntity({
+  name: 'PracticeRoundRow',
+  tableName: 'practice_round',
+  properties: {
+    id: p.string().primary(),
+    name: p.string(),
+    level: p.integer(),
+    customers: p.integer(),
+    seed: p.integer(),
+    at: p.datetime(),
+  },
+});
+
+/** A customer in practice: which, and what was done; all else follows. */
+export const PracticeVisitRow = defineEntity({
+  name: 'PracticeVisitRow',
+  tableName: 'practice_visit',
+  properties: {
+    id: p.string().primary(),
+    learnerId: p.string().index(),
+    roundId: p.string().nullable().index(),
+    /** The how-manieth of its round, from 0. */
+    place: p.integer(),
+    level: p.integer(),
+    seed: p.integer(),
+    /** Seed of the life that was found for it. */
+    life: p.integer(),
+    /** The vehicle as it is known at the counter, and as the bench takes it. */
+    given: p.text(),
+    words: p.text(),
+    deeds: p.text(),
+    docketId: p.string().nullable(),
+    helped: p.boolean(),
+    over: p.boolean(),
+    account: p.text().nullable(),
+    at: p.datetime(),
+    endedAt: p.datetime().nullable(),
+  },
+});
+
+export type PracticeVisitRow = InferEntity<typeof PracticeVisitRow>;
+
+export const PracticeAnswerRow = defineEntity({
+  name: 'PracticeAnswerRow',
+  tableName: 'practice_answer',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    learnerId: p.string().index(),
+    skill: p.string(),
+    variant: p.string(),
+    seed: p.integer(),
+    right: p.boolean(),
+    ms: p.integer(),
+    /** What was thought of the learner at this skill once it was answered, logits. */
+    ability: p.double(),
+    variance: p.double(),
+    at: p.datetime(),
+  },
+});
+
+/** How hard a kind of question proved, logits. */
+export const PracticeQuestionRow = defineEntity({
+  name: 'PracticeQuestionRow',
+  tableName: 'practice_question',
+  properties: {
+    skill: p.string().primary(),
+    variant: p.string().primary(),
+    hardness: p.double(),
+    variance: p.double(),
+  },
+});
+
+/** When a kind of question that was missed comes again. */
+export const PracticeCardRow = defineEntity({
+  name: 'PracticeCardRow',
+  tableName: 'practice_card',
+  properties: {
+    learnerId: p.string().primary(),
+    skill: p.string().primary(),
+    variant: p.string().primary(),
+    card: p.text(),
+    due: p.datetime(),
+  },
+});
+
 /** The database’s own; the catalogue has a file and entities of its own. */
 export const ENTITIES = [
   DocketRow,
@@ -261,4 +354,10 @@ export const ENTITIES = [
   ErasureRow,
   LedgerRow,
   CountRow,
+  LearnerRow,
+  PracticeRoundRow,
+  PracticeVisitRow,
+  PracticeAnswerRow,
+  PracticeQuestionRow,
+  PracticeCardRow,
 ];

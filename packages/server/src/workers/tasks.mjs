@@ -5,5 +5,14 @@ register();
 /** Says that this thread has read the program. */
 export const ready = () => true;
 
-export const { adviseTask, compareTask, readTask, countTask, relearnTask } =
-  await import('../advising/tasks.ts');
+export const {
+  adviseTask,
+  compareTask,
+  readTask,
+  countTask,
+  relearnTask,
+  findCustomerTask,
+  playJobTask,
+  accountTask,
+  exerciseTask,
+} = await import('../advising/tasks.ts');

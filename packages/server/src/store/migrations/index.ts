@@ -6,6 +6,7 @@ import { Migration005Search } from './Migration005Search.ts';
 import { Migration006Sale } from './Migration006Sale.ts';
 import { Migration007People } from './Migration007People.ts';
 import { Migration008Ledger } from './Migration008Ledger.ts';
+import { Migration009Practice } from './Migration009Practice.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
 export const MIGRATIONS = [
@@ -17,4 +18,5 @@ export const MIGRATIONS = [
   Migration006Sale,
   Migration007People,
   Migration008Ledger,
+  Migration009Practice,
 ];

@@ -1,0 +1,123 @@
+import type { PracticeHome, RoundScores, RoundView, TeamView } from '@hardy/core/contract';
+import { LEVEL_RULES, tellApart } from '@hardy/practice';
+import type { EntityManager } from '@mikro-orm/better-sqlite';
+import { randomInt, randomUUID } from 'node:crypto';
+import { problem } from '../problem.ts';
+import { LearnerRow, PracticeRoundRow } from '../store/entities.ts';
+import { shopSettings } from '../store/shopStore.ts';
+import { Skills } from './skills.ts';
+import type { Thinkers } from '../advising/thinkers.ts';
+
+const MOST_LEARNERS = 200;
+const MOST_ROUNDS = 50;
+const MOST_SEED = 1_000_000_000;
+const Z90 = 1.645;
+
+/** Who practises, the rounds set for all, and what they came to. */
+export class Team {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly thinkers: Thinkers,
+  ) {}
+
+  async #rounds(): Promise<RoundView[]> {
+    const rows = await this.em.find(PracticeRoundRow, {}, { orderBy: { at: 'desc' }, limit: MOST_ROUNDS });
+    return rows.map(({ id, name, level, customers, at }) => ({
+      id,
+      name,
+      level,
+      customers,
+      at: at.toISOString(),
+    }));
+  }
+  #learners() {
+    return this.em.find(LearnerRow, {}, { orderBy: { name: 'asc' }, limit: MOST_LEARNERS });
+  }
+
+  async home(): Promise<PracticeHome> {
+    return {
+      learners: (await this.#learners()).map(({ id, name }) => ({ id, name })),
+      levels: Object.entries(LEVEL_RULES).map(([level, { name, minutes }]) => ({
+        level: Number(level),
+        name,
+        minutes,
+      })),
+      rounds: await this.#rounds(),
+    };
+  }
+
+  /** Somebody new; one whose name is known is given as they are. */
+  async add(name: string): Promise<{ id: string; name: string }> {
+    const known = await this.em.findOne(LearnerRow, { name });
+    if (known) return { id: known.id, name: known.name };
+    if ((await this.em.count(LearnerRow)) >= MOST_LEARNERS)
+      throw problem(409, 'Too many', `more than ${MOST_LEARNERS} people practise here already`);
+    const id = randomUUID();
+    await this.em.insert(LearnerRow, { id, name, at: new Date() });
+    return { id, name };
+  }
+
+  /** A round for all: the same customers for everybody. */
+  async setRound(name: string, level: number, customers: number): Promise<RoundView> {
+    const at = new Date();
+    const id = randomUUID();
+    await this.em.insert(PracticeRoundRow, { id, name, level, customers, seed: randomInt(MOST_SEED), at });
+    return { id, name, level, customers, at: at.toISOString() };
+  }
+
+  /** Everybody's skills, and the rounds with their scores: by what was known at each moment, not by luck. */
+  async view(): Promise<TeamView> {
+    const skills = new Skills(this.em, this.thinkers);
+    const learners = await Promise.all((await this.#learners()).map(({ id }) => skills.learner(id)));
+    const rounds = (await this.#rounds()).map((round): RoundScores => {
+      const by = learners.flatMap(({ id, name, visits }) => {
+        const own = visits.filter((visit) => visit.roundId === round.id && visit.regret !== null);
+        return own.length > 0
+          ? [
+              {
+                learnerId: id,
+                name,
+                regrets: own.map(({ regret }) => regret ?? 0),
+                unsafe: own.filter(({ unsafe }) => unsafe).length,
+              },
+            ]
+          : [];
+      });
+      const scores = by
+        .map(({ learnerId, name, regrets, unsafe }) => {
+          const mean = regrets.reduce((sum, each) => sum + each, 0) / regrets.length;
+          const variance =
+            regrets.length < 2
+              ? null
+              : regrets.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (regrets.length - 1);
+          return {
+            learnerId,
+            name,
+            done: regrets.length,
+            regret: mean,
+            give: variance === null ? null : Z90 * Math.sqrt(variance / regrets.length),
+            unsafe,
+          };
+        })
+        .sort((x, y) => x.regret - y.regret);
+      const regretsOf = (id: string) => by.find(({ learnerId }) => learnerId === id)?.regrets ?? [];
+      return {
+        round,
+        scores,
+        apart: scores.slice(1).map((other, i) => {
+          const one = scores[i] as (typeof scores)[number];
+          const told = tellApart(regretsOf(other.learnerId), regretsOf(one.learnerId));
+          return {
+            one: one.name,
+            other: other.name,
+            difference: told.difference,
+            give: Number.isFinite(told.give) ? told.give : null,
+            isSure: told.isSure,
+            needed: told.needed,
+          };
+        }),
+      };
+    });
+    return { learners, rounds, currency: (await shopSettings(this.em)).currency };
+  }
+}
