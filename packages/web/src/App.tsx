@@ -8,6 +8,7 @@ import { CounterScreen } from './counter/CounterScreen.tsx';
 import { Desk } from './desk/Desk.tsx';
 import { WithMishaps } from './desk/Mishap.tsx';
 import { useTyping } from './desk/useTyping.ts';
+import { BASE, isPractice } from './space.ts';
 import { queryClient } from './state/queryClient.ts';
 import { theme, TOKENS } from './theme.ts';
 
@@ -39,6 +40,10 @@ const LedgerScreen = lazy(() =>
 const DevicesScreen = lazy(() =>
   import('./devices/DevicesScreen.tsx').then((m) => ({ default: m.DevicesScreen })),
 );
+const Practice = lazy(() =>
+  import('./practice/PracticeScreens.tsx').then((m) => ({ default: m.PracticeScreens })),
+);
+const Glossary = lazy(() => import('./glossary/Glossary.tsx').then((m) => ({ default: m.Glossary })));
 const QuoteScreen = lazy(() => import('./quote/QuoteScreen.tsx').then((m) => ({ default: m.QuoteScreen })));
 
 const Lost = () => (
@@ -63,8 +68,11 @@ export function App() {
         <CssBaseline />
         <GlobalStyles styles={TOKENS} />
         <QueryClientProvider client={queryClient}>
-          <BrowserRouter>
+          <BrowserRouter basename={BASE || '/'}>
             <Typing />
+            <Suspense fallback={null}>
+              <Glossary />
+            </Suspense>
             <WithMishaps>
               <Suspense fallback={null}>
                 <Routes>
@@ -86,6 +94,7 @@ export function App() {
                   <Route path="/shelf/print/:number" element={<LifeSize />} />
                   <Route path="/setup" element={<SetupScreen />} />
                   <Route path="/trace" element={<TraceScreen />} />
+                  {isPractice && <Route path="/hall/*" element={<Practice />} />}
                   <Route path="*" element={<Lost />} />
                 </Routes>
               </Suspense>

@@ -56,6 +56,7 @@ export { centsFrom, centsInWords, totalCents } from '../vocabulary/money.ts';
 export { PART_FIGURES } from '../partKinds/partData.ts';
 export { CATALOGUE_FILES } from '../vocabulary/catalogueFile.ts';
 export { isEan13 } from '../vocabulary/partNumber.ts';
+export { GLOSSARY, glossaryAt, glossaryOf, type GlossaryEntry } from '../vocabulary/glossary.ts';
 export { isSame, mergeThree, settleClashes, type MergeClash } from '../vocabulary/mergeThree.ts';
 export { changedShop } from '../vocabulary/changedShop.ts';
 export type { ShopChange, ShopSettings } from '../vocabulary/shop.ts';

@@ -1,4 +1,5 @@
 import type { Answer, ApiName, Body, Query } from '@hardy/core/contract';
+import { BASE } from '../space.ts';
 
 /** An answer of the server that is not what was asked for, as problem+json told it. Status 0: no server answered. */
 export class ApiProblem extends Error {
@@ -29,7 +30,7 @@ interface Asked<N extends ApiName> {
   readonly signal?: AbortSignal;
 }
 
-/** The address of a way in, under `/api`. */
+/** The address of a way in, under `/api` of the counter this page stands at. Who practises is known to the shop. */
 const addressOf = (
   name: ApiName,
   params: Readonly<Record<string, string>> = {},
@@ -41,7 +42,8 @@ const addressOf = (
   const search = new URLSearchParams(
     Object.entries(query).flatMap(([key, value]) => (value == null ? [] : [[key, String(value)]])),
   ).toString();
-  return `/api${path}${search ? `?${search}` : ''}`;
+  const base = /^\/practice(\/|$)/.test(path) ? '' : BASE;
+  return `${base}/api${path}${search ? `?${search}` : ''}`;
 };
 
 /**

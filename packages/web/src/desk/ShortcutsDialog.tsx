@@ -1,6 +1,24 @@
+import { isPractice } from '../space.ts';
 import { DeskDialog } from './DeskDialog.tsx';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+
+/** Keys of the practice counter, on top of those of its screens. */
+const PRACTICE = {
+  where: 'Practice',
+  keys: [
+    ['y', 'the hall: who practises, customers, exercises'],
+    ['1 \u2026 5', 'in the hall: a customer of that level'],
+    ['w', 'write the customer\u2019s words down as said'],
+    ['a', 'ask the customer, or look something up'],
+    ['g', 'read every controller'],
+    ['k', 'look, feel, meter'],
+    ['s', 'send the customer away'],
+    ['v', 'uncover the advice'],
+    ['n', 'next customer, next question'],
+    ['e', 'in the hall: exercises; m: the team'],
+  ],
+} as const;
 
 const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [string, string]> }> = [
   {
@@ -9,6 +27,7 @@ const GROUPS: ReadonlyArray<{ where: string; keys: ReadonlyArray<readonly [strin
       ['words', 'typed or pasted anywhere go to the counter line; a letter alone is a command'],
       ['/', 'counter line, or on a docket: add what you hear'],
       ['?', 'these shortcuts'],
+      ['F1', 'on a word that is marked, pointed at or has the focus: what it means'],
       ['Esc', 'leave a field or a dialog'],
     ],
   },
@@ -83,7 +102,7 @@ export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () 
       <DialogTitle id="shortcuts-title">Keys</DialogTitle>
       {/* Reachable by Tab: on a low screen it scrolls. */}
       <DialogContent tabIndex={0} className="keys-columns">
-        {GROUPS.map(({ where, keys }) => (
+        {[...(isPractice ? [PRACTICE] : []), ...GROUPS].map(({ where, keys }) => (
           <section key={where}>
             <h3 className="kicker">{where}</h3>
             <dl className="keys">

@@ -1,6 +1,8 @@
 import { useState } from 'react';
+import { isPractice } from '../space.ts';
 
-const PREFIX = 'hardy.draft.';
+/** Words typed at the practice counter never come up at the shop's own. */
+const PREFIX = isPractice ? 'hardy.practice.draft.' : 'hardy.draft.';
 
 /** What was typed before the page was loaded anew; null where nothing was, or it cannot be read. */
 export const readDraft = <T>(key: string): T | null => {

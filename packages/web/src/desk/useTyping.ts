@@ -2,6 +2,7 @@ import { useEffect, useEffectEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { focusLine, hasLine, isHandingOver, isLine, whenLineGoes } from '../counter/line.ts';
 import { useCounter } from '../state/useCounter.ts';
+import { ownPath } from '../space.ts';
 import { Burst, TOGETHER_MS } from './burst.ts';
 import { commandFor } from './commands.ts';
 import { isDialogOpen } from './dialogs.ts';
@@ -47,7 +48,7 @@ export const useTyping = (): void => {
         // A scan was taken back meanwhile: there is nothing to bring anywhere.
         if (hasLine() || !useCounter.getState().text.trim()) return;
         focusLine();
-        go(lineOf(window.location.pathname));
+        go(lineOf(ownPath(window.location.pathname)));
       }, LINE_COMES_MS);
     };
     const words = (characters: string) => {

@@ -27,6 +27,9 @@ import { useKeys } from '../desk/useKeys.ts';
 import { useCounter } from '../state/useCounter.ts';
 import { useDocket } from '../state/useDocket.ts';
 import { soldHere } from '../state/thisDesk.ts';
+import { covered, useCovered } from '../practice/covered.ts';
+import { CoveredBand } from '../practice/CoveredBand.tsx';
+import { CoveredOffers } from '../practice/CoveredOffers.tsx';
 import { today } from '../today.ts';
 import { AddCheckDialog } from './AddCheckDialog.tsx';
 import { ArithmeticDialog } from './ArithmeticDialog.tsx';
@@ -68,8 +71,10 @@ export function DocketScreen() {
   const [summing, setSumming] = useState(false);
   const firstOffer = useRef<HTMLButtonElement>(null);
 
-  const advice = view?.advice ?? null;
   const docket = view?.docket ?? null;
+  // At the practice counter what to do is for the learner to find.
+  const hides = useCovered(id);
+  const advice = view ? (hides ? covered(view.advice, view.docket) : view.advice) : null;
   const corner = advice?.wheelEnd ?? null;
   useTitle(
     view && `Docket ${view.number}`,
@@ -100,7 +105,7 @@ export function DocketScreen() {
   // Without a corner a result must first be told its wheel.
   const found = (check: CheckName, result: string) =>
     corner === null ? setAdding({ first: check }) : addCheck(checkWithResult(check, result, corner));
-  const nextCheck = advice?.verdict.check ?? null;
+  const nextCheck = hides ? null : (advice?.verdict.check ?? null);
   const number = (n: number) => () => {
     if (!advice) return;
     if (asked) {
@@ -193,7 +198,7 @@ export function DocketScreen() {
           ) : (
             <>
               <DocketHead view={view} waiting={waiting} held={held} onStep={(way) => void step(way)} />
-              <VerdictBand advice={advice} docket={docket} order={view.order} />
+              {hides ? <CoveredBand /> : <VerdictBand advice={advice} docket={docket} order={view.order} />}
               <div className="zones">
                 <FactsPanel
                   id={id}
@@ -227,7 +232,7 @@ export function DocketScreen() {
                       onAnswer={(value) => answer(asked.about, value)}
                     />
                   )}
-                  {!docket.chosen && (
+                  {!docket.chosen && !hides && (
                     <NextStep
                       advice={advice}
                       numbered={!asked}
@@ -235,17 +240,19 @@ export function DocketScreen() {
                       onMeasure={(check) => setAdding({ first: check })}
                     />
                   )}
-                  <PlanPanel
-                    advice={advice}
-                    school={docket.options?.school ?? null}
-                    onSchool={(school) =>
-                      edit(school ? `school: ${school}` : 'school: as the shop', (d) => ({
-                        ...d,
-                        options: { ...d.options, school },
-                      }))
-                    }
-                  />
-                  <CausesPanel advice={advice} />
+                  {!hides && (
+                    <PlanPanel
+                      advice={advice}
+                      school={docket.options?.school ?? null}
+                      onSchool={(school) =>
+                        edit(school ? `school: ${school}` : 'school: as the shop', (d) => ({
+                          ...d,
+                          options: { ...d.options, school },
+                        }))
+                      }
+                    />
+                  )}
+                  {!hides && <CausesPanel advice={advice} />}
                   {others.map((question) => (
                     <QuestionCard
                       key={question.about}
@@ -274,7 +281,8 @@ export function DocketScreen() {
                       onClose={() => setClosing(true)}
                     />
                   ) : null}
-                  {!docket.outcome && (
+                  {hides && <CoveredOffers advice={advice} first={firstOffer} onChoose={choose} />}
+                  {!docket.outcome && !hides && (
                     <OffersPanel
                       advice={advice}
                       id={id}
@@ -284,7 +292,7 @@ export function DocketScreen() {
                       onChoose={choose}
                     />
                   )}
-                  <CautionsPanel cautions={advice.cautions} />
+                  {!hides && <CautionsPanel cautions={advice.cautions} />}
                 </div>
               </div>
             </>

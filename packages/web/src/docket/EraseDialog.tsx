@@ -3,6 +3,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useMutation } from '@tanstack/react-query';
+import { BASE } from '../space.ts';
 import { call, problemInWords } from '../api/client.ts';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
 import { queryClient } from '../state/queryClient.ts';
@@ -23,7 +24,7 @@ export function EraseDialog({ open, customerId, docketId, who, onClose }: Props)
       onClose();
       await queryClient.invalidateQueries();
       // The page still holds what was typed: it is read anew, without it.
-      window.location.assign(`/docket/${docketId}`);
+      window.location.assign(`${BASE}/docket/${docketId}`);
     },
   });
   return (

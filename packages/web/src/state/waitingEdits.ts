@@ -1,6 +1,7 @@
+import { isPractice } from '../space.ts';
 import type { QueuedEdit } from './editQueue.ts';
 
-const PREFIX = 'hardy.waiting.';
+const PREFIX = isPractice ? 'hardy.practice.waiting.' : 'hardy.waiting.';
 const TAB = 'hardy.tab';
 
 /** This tab’s name: others of the same browser keep their own changes. */

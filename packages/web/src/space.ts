@@ -1,0 +1,12 @@
+/**
+ * Which counter this page stands at: the shop's own, or the practice counter, which is the same application on a database of
+ * its own, under `/practice`. It is known from the address once, when the page is loaded: between the two one loads anew.
+ */
+export const isPractice = /^\/practice(\/|$)/.test(window.location.pathname);
+
+/** What goes before every address of this counter. */
+export const BASE = isPractice ? '/practice' : '';
+
+/** An address of this counter without what goes before it. */
+export const ownPath = (path: string): string =>
+  isPractice ? path.replace(/^\/practice(?=\/|$)/, '') || '/' : path;
