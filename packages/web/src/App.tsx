@@ -9,6 +9,7 @@ import { Desk } from './desk/Desk.tsx';
 import { WithMishaps } from './desk/Mishap.tsx';
 import { useTyping } from './desk/useTyping.ts';
 import { BASE, isPractice } from './space.ts';
+import { Uncovered } from './practice/Uncovered.tsx';
 import { queryClient } from './state/queryClient.ts';
 import { theme, TOKENS } from './theme.ts';
 
@@ -78,9 +79,30 @@ export function App() {
                 <Routes>
                   <Route path="/" element={<CounterScreen />} />
                   <Route path="/docket/:id" element={<DocketScreen />} />
-                  <Route path="/docket/:id/sheet" element={<SheetScreen />} />
-                  <Route path="/docket/:id/compare" element={<CompareScreen />} />
-                  <Route path="/docket/:id/ways" element={<CustomerPage />} />
+                  <Route
+                    path="/docket/:id/sheet"
+                    element={
+                      <Uncovered untilTaken>
+                        <SheetScreen />
+                      </Uncovered>
+                    }
+                  />
+                  <Route
+                    path="/docket/:id/compare"
+                    element={
+                      <Uncovered>
+                        <CompareScreen />
+                      </Uncovered>
+                    }
+                  />
+                  <Route
+                    path="/docket/:id/ways"
+                    element={
+                      <Uncovered>
+                        <CustomerPage />
+                      </Uncovered>
+                    }
+                  />
                   <Route path="/docket/:id/quote" element={<QuoteScreen />} />
                   <Route path="/docket/:id/claim/:n" element={<ClaimScreen />} />
                   <Route path="/docket/:id/return/:n" element={<ReturnScreen />} />

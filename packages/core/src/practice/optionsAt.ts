@@ -29,8 +29,15 @@ export interface Options {
   readonly judged: Judged;
 }
 
+/** An option with what it costs at most: itself, and how likely the job is where it was after it. */
+interface Reckoned extends Option {
+  readonly never: { readonly now: number; readonly then: number; readonly comeback: number } | null;
+}
+
 /** Wheel ends that may well be it, and how many of them are looked at. */
 const MOST_ENDS = 4;
+/** A wheel end less likely than this is hardly the one. */
+const HARDLY_IT = 0.5;
 /** Chance that whoever comes with a complaint has something wrong at a wheel, however little they said of it. */
 const COMES_FOR_SOMETHING = 0.85;
 /** Rules of the verdict that go before money. */
@@ -91,7 +98,7 @@ export const optionsAt = (
   const planned = likely.map((end) => planAt(d, end, d.docket, school, knowledge, numbers));
   const rates = ratesFor(d.docket, d.a);
   const perMinute = (rates.labour * rates.slower) / 60;
-  const options: Option[] = [];
+  const options: Reckoned[] = [];
   const handedOn = ({ plan: { corner, solve } }: PlannedEnd): number =>
     solve.cost(solve.start, { kind: 'refer' }, depth) + corner.bearing.chance * corner.bearing.cost;
   const base = planned[0] ? handedOn(planned[0]) : 0;
@@ -100,8 +107,17 @@ export const optionsAt = (
     const at = end.wheelEnd;
     const { corner, solve } = plan;
     const shift = corner.bearing.chance * corner.bearing.cost + base - handedOn(each);
-    for (const { fix, cost } of plan.outcomes)
+    for (const { fix, cost, cures, index } of plan.outcomes)
       options.push({
+        // At a wheel that is hardly it failing tells little: then the job is where it was, and a comeback dearer.
+        never:
+          end.odd < HARDLY_IT
+            ? {
+                now: corner.problem.fixes[index]?.outlay ?? 0,
+                then: 1 - cures,
+                comeback: corner.problem.comeback,
+              }
+            : null,
         deed:
           fix.kind === 'part'
             ? { kind: 'parts', parts: [fix.part, ...fix.with], at }
@@ -113,16 +129,17 @@ export const optionsAt = (
       // After what it needs: a plug is looked into before it is metered.
       if ((corner.problem.checks[c]?.needs ?? 0) !== 0) return;
       options.push({
+        never: { now: solve.price(solve.start, c), then: 1, comeback: 0 },
         deed: { kind: 'check', check, at },
         cost: solve.cost(solve.start, { kind: 'check', check: c }, Math.max(2, depth)) + shift,
       });
     });
   }
-  options.push({ deed: { kind: 'refer' }, cost: base });
+  options.push({ deed: { kind: 'refer' }, cost: base, never: null });
   const least = () => options.reduce((min, { cost }) => Math.min(min, cost), Infinity);
   const without = least();
   // Looking for the wheel, while it is not known.
-  const ends = planned.map((each) => ({ each, ...onceKnown(each, Math.max(1, depth - 1)) }));
+  const ends = planned.map((each) => ({ each, ...onceKnown(each, depth) }));
   const located = (chance: (each: PlannedEnd) => number): number => {
     let missed = 1;
     let sum = 0;
@@ -139,12 +156,14 @@ export const optionsAt = (
   const reads = docket.reader !== 'none' && docket.reader !== 'engine';
   if (reads && !done.has('live'))
     options.push({
+      never: null,
       deed: { kind: 'check', check: 'live', at: null },
       cost:
         minutesOf('live', d.ends.all, new Set(), d.a) * perMinute + located((each) => shows(each, 'live')),
     });
   if (canRead)
     options.push({
+      never: null,
       deed: { kind: 'read' },
       cost:
         (d.a.get('check.setup.reader') + d.a.get('read.minutes')) * perMinute +
@@ -153,6 +172,7 @@ export const optionsAt = (
   // How it is built, where that decides what to sell.
   if (main)
     options.push({
+      never: null,
       deed: { kind: 'ask', at: main.end.wheelEnd },
       cost: without + d.a.get('ask.minutes') * perMinute - knownBuild(main.plan).saves,
     });
@@ -163,5 +183,15 @@ export const optionsAt = (
       : verdict.part && verdict.wheelEnd
         ? { kind: 'parts', parts: [verdict.part, ...verdict.with], at: verdict.wheelEnd }
         : null;
-  return { options, value: least(), first, judged };
+  // Whatever was looked at in vain, the best step is still open: no look costs more than itself and that.
+  const value = least();
+  return {
+    options: options.map(({ deed, cost, never }) => ({
+      deed,
+      cost: never ? Math.min(cost, never.now + never.then * (never.comeback + value)) : cost,
+    })),
+    value,
+    first,
+    judged,
+  };
 };

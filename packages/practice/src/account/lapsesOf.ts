@@ -16,6 +16,13 @@ type Lapse = Account['lapses'][number];
 /** A look that costs so much more than it can save is one to tell, money. */
 const WASTED_FROM = 5;
 
+/** So many are named. */
+const NAMED = 4;
+const few = (list: readonly string[]): string =>
+  list.length <= NAMED
+    ? list.join(', ')
+    : `${list.slice(0, NAMED).join(', ')}, and ${list.length - NAMED} more`;
+
 /** What went wrong beside the money, the gravest first. */
 export const lapsesOf = (
   { life, rules, manner, budget }: Customer,
@@ -30,10 +37,11 @@ export const lapsesOf = (
   for (const { unsafe, better, words } of steps)
     if (unsafe)
       say('safety', `Before "${words}": ${better ?? 'what safety asks for'} came first, whatever it costs.`);
-  if (visit.overlooked && !visit.unsafe)
-    say('safety', 'A wheel was loose and nobody rocked it. Rocking each wheel takes minutes.');
-  if (cautions.includes('do-not-drive') && !sent.stop)
-    say('caution', 'The vehicle must not be driven, and the customer was not told.');
+  // Only what was heard gave a reason to rock it: without a hum, that nobody did was luck.
+  if (visit.overlooked && !visit.unsafe && (visit.docket.symptoms ?? []).includes('noise.wheel'))
+    say('safety', 'It hums, a wheel was loose, and nobody rocked it. Rocking each wheel takes minutes.');
+  if (cautions.includes('stop-driving') && !sent.stop)
+    say('safety', 'The vehicle must not be driven, and the customer was not told.');
   if (cautions.length > 0 && !sent.sheet)
     say('caution', 'The customer left without the sheet: nobody told them what keeps them safe.');
   const asked = new Set(visit.steps.flatMap(({ deed }) => (deed.kind === 'question' ? [deed.about] : [])));
@@ -47,7 +55,7 @@ export const lapsesOf = (
   for (const { deed, regret, words } of steps)
     if (deed.kind === 'check' && regret >= WASTED_FROM)
       say('check', `"${words}" could not change enough to be worth its minutes.`);
-  if (leftOut.length > 0) say('companion', `Left out, and needed on this job: ${leftOut.join(', ')}.`);
+  if (leftOut.length > 0) say('companion', `Left out, and needed on this job: ${few(leftOut)}.`);
   if (visit.minutes > rules.minutes)
     say('time', `It took ${Math.round(visit.minutes)} minutes; the customer had ${rules.minutes}.`);
   if (visit.cost > budget)

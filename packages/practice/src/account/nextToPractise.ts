@@ -11,8 +11,7 @@ export const nextToPractise = (
   lapses: Account['lapses'],
 ): Account['next'] => {
   const [gravest] = lapses;
-  if (gravest?.what === 'safety' || gravest?.what === 'caution')
-    return { skill: null, words: `Safety first: ${gravest.words}` };
+  if (gravest?.what === 'safety') return { skill: null, words: `Safety first: ${gravest.words}` };
   const worst = steps.reduce<AccountStep | null>(
     (most, step) => (step.regret > (most?.regret ?? SPEAKS_FROM) ? step : most),
     null,
@@ -42,6 +41,7 @@ export const nextToPractise = (
       return { skill: 'root', words: `It was handed on while it could be found out here.${instead}` };
     return { skill: 'picture', words: `Work was done before it was known what is wrong.${instead}` };
   }
+  if (gravest?.what === 'caution') return { skill: null, words: gravest.words };
   if (gravest?.what === 'question') return { skill: 'root', words: gravest.words };
   if (gravest?.what === 'companion') return { skill: 'price', words: gravest.words };
   if (gravest) return { skill: null, words: gravest.words };

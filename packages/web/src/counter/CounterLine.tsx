@@ -3,6 +3,7 @@ import InputBase from '@mui/material/InputBase';
 import { useEffect, useEffectEvent, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { useKeys } from '../desk/useKeys.ts';
 import { useCounter, type CounterContext } from '../state/useCounter.ts';
+import { useCovered } from '../practice/covered.ts';
 import { AnswerLine } from './AnswerLine.tsx';
 import { chipEffect } from './chipEffect.ts';
 import { Chips } from './Chips.tsx';
@@ -25,6 +26,7 @@ const MOST_BYTES = 4_000_000;
 export function CounterLine({ label, placeholder, size, onEnter, context, autoFocus }: Props) {
   const { text, reading, preview, error, type, move, fail, arrive, depart } = useCounter();
   const [over, setOver] = useState(false);
+  const hides = useCovered(context?.docketId ?? null);
   const input = useRef<HTMLTextAreaElement>(null);
   useKeys({ '/': () => focusLine() });
   useEffect(() => (input.current ? lineCame(input.current) : undefined), []);
@@ -139,7 +141,9 @@ export function CounterLine({ label, placeholder, size, onEnter, context, autoFo
             onMove={(chip, wheelEnd) => chip.key && move(chip.key, wheelEnd, context)}
           />
         )}
-        {text.trim() && preview && <AnswerLine advice={preview.advice} stale={preview.text !== text} />}
+        {text.trim() && preview && !hides && (
+          <AnswerLine advice={preview.advice} stale={preview.text !== text} />
+        )}
       </div>
     </div>
   );

@@ -12,6 +12,7 @@ interface Props<V extends string> {
   label?: string;
   title?: string;
   fullWidth?: boolean;
+  autoFocus?: boolean;
 }
 
 /**
@@ -27,10 +28,12 @@ export function Choice<V extends string>({
   label,
   title,
   fullWidth = false,
+  autoFocus = false,
 }: Props<V>) {
   return (
     <NativeSelect
       value={value}
+      autoFocus={autoFocus}
       fullWidth={fullWidth}
       input={<InputBase sx={FIELD_SX[look]} />}
       inputProps={{ id, title, ...(label && { 'aria-label': label }) }}

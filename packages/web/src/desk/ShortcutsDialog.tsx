@@ -9,7 +9,7 @@ const PRACTICE = {
   keys: [
     ['y', 'the hall: who practises, customers, exercises'],
     ['1 \u2026 5', 'in the hall: a customer of that level'],
-    ['w', 'write the customer\u2019s words down as said'],
+    ['F2', 'write the customer\u2019s words down as said'],
     ['a', 'ask the customer, or look something up'],
     ['g', 'read every controller'],
     ['k', 'look, feel, meter'],

@@ -7,6 +7,8 @@ interface Props {
   /** The phrase that put the mark there, if it was words. */
   phrase: string | null;
   onPick: (wheelEnd: WheelEnd) => void;
+  /** Whether it is said how likely the fault is there. */
+  tellsOdds?: boolean;
 }
 
 const WIDTH = 470;
@@ -32,7 +34,7 @@ const walk = (event: KeyboardEvent<SVGGElement>): void => {
  * The vehicle from above, nose up, drawn from its own axles. A wheel end shows its state by shape and word: the
  * corner in question has a thick ring and a flag, the others a thin outline.
  */
-export function ChassisPlan({ advice, phrase, onPick }: Props) {
+export function ChassisPlan({ advice, phrase, onPick, tellsOdds = true }: Props) {
   const { vehicle, corners, wheelEnd: corner } = advice;
   const axles = vehicle.axles;
   const gap = axles <= 2 ? 128 : Math.max(54, 170 / (axles - 1));
@@ -103,7 +105,7 @@ export function ChassisPlan({ advice, phrase, onPick }: Props) {
             role="button"
             tabIndex={0}
             aria-pressed={here}
-            aria-label={`${words}, fault in ${inHundred(probability)}${here ? ', the corner in question' : ''}. Pick as the corner.`}
+            aria-label={`${words}${tellsOdds ? `, fault in ${inHundred(probability)}` : ''}${here ? ', the corner in question' : ''}. Pick as the corner.`}
             onClick={() => onPick(wheelEnd)}
             onKeyDown={(event) => {
               if (event.key === 'Enter' || event.key === ' ') {
@@ -143,7 +145,7 @@ export function ChassisPlan({ advice, phrase, onPick }: Props) {
               </text>
               <text x={textX} y={centre ? y + 47 : y + 13} className="plan-odds">
                 {here ? '\u25C6 ' : suspect ? '\u25C7 ' : ''}
-                {inHundred(probability)}
+                {tellsOdds ? inHundred(probability) : ''}
               </text>
               {here && phrase && (
                 <text x={textX} y={centre ? y + 62 : y + 29} className="plan-phrase">

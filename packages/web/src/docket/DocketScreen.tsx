@@ -210,6 +210,7 @@ export function DocketScreen() {
                 <div className="middle">
                   <ChassisPlan
                     advice={advice}
+                    tellsOdds={!hides}
                     phrase={phraseFor(docket, corner)}
                     onPick={(wheelEnd) =>
                       edit(`corner: ${wheelEndInWords(wheelEnd, advice.vehicle)}`, (d) => ({

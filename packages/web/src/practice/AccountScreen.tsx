@@ -106,8 +106,8 @@ export function AccountScreen() {
         {visit && account && (
           <>
             <p className="account-sum" data-testid="sum">
-              It came to <strong>{money(account.cost, currency)}</strong>. When they walked in, the job was
-              worth {money(account.fair, currency)} by what could be known;{' '}
+              It came to <strong>{money(account.cost, currency)}</strong>. When they walked in,{' '}
+              {money(account.fair, currency)} was to be expected by what was known;{' '}
               <strong>{money(account.regret, currency)}</strong> went on judgement, and luck{' '}
               {account.luck > 0 ? 'took' : 'gave back'} {money(Math.abs(account.luck), currency)}.
             </p>

@@ -41,6 +41,8 @@ export function HallScreen() {
       if (!name.trim()) return;
       const { id } = await call('POST /practice/learners', { body: { name } });
       setName('');
+      // The next key is a level, not a letter of a name.
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
       learns(id);
       await client.invalidateQueries({ queryKey: ['practice'] });
     });

@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { Choice } from '../desk/Choice.tsx';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
+import { submitOnEnter } from './submitOnEnter.ts';
 
 /** Looks that tell of the whole vehicle. */
 const ALL_ROUND: ReadonlySet<CheckName> = new Set(['live', 'tyres', 'battery', 'lamps', 'brake.fluid']);
@@ -26,6 +27,7 @@ export function LookDialog({ visit, onClose, onDeed }: Props) {
   return (
     <DeskDialog open onClose={onClose} aria-labelledby="look-title">
       <form
+        onKeyDown={submitOnEnter}
         onSubmit={(event) => {
           event.preventDefault();
           onClose();
@@ -37,7 +39,7 @@ export function LookDialog({ visit, onClose, onDeed }: Props) {
         <DialogTitle id="look-title">Look, feel, meter</DialogTitle>
         <DialogContent className="practice-fields">
           <label htmlFor="look-check">What</label>
-          <Choice id="look-check" value={check} options={CHECKS} onChoice={setCheck} fullWidth />
+          <Choice id="look-check" value={check} options={CHECKS} onChoice={setCheck} fullWidth autoFocus />
           {!all && (
             <>
               <label htmlFor="look-at">Where</label>

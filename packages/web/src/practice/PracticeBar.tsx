@@ -53,8 +53,19 @@ export function PracticeBar() {
           took(await call('POST /practice/visits/:id/uncover', { params: { id: waits.id }, body: {} })),
         ),
     }),
-    ...(waits && !begun && { w: () => useCounter.getState().type(waits.words) }),
   });
+  // In the counter line no letter is a command: a key that types nothing.
+  const said = waits && !begun ? waits.words : null;
+  useEffect(() => {
+    if (said === null) return undefined;
+    const pressed = (event: KeyboardEvent) => {
+      if (event.key !== 'F2') return;
+      event.preventDefault();
+      useCounter.getState().type(said);
+    };
+    window.addEventListener('keydown', pressed);
+    return () => window.removeEventListener('keydown', pressed);
+  }, [said]);
   const last = visit?.steps.at(-1) ?? null;
   return (
     <section className="practice-bar" aria-label="Practice">
@@ -76,7 +87,7 @@ export function PracticeBar() {
         <span className="practice-acts">
           {waits && !begun && (
             <Button className="on-bench" onClick={() => useCounter.getState().type(waits.words)}>
-              Write it down as said <kbd>w</kbd>
+              Write it down as said <kbd>F2</kbd>
             </Button>
           )}
           {begun && (

@@ -16,6 +16,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { Choice } from '../desk/Choice.tsx';
 import { DeskDialog } from '../desk/DeskDialog.tsx';
+import { submitOnEnter } from './submitOnEnter.ts';
 import { useDocket } from '../state/useDocket.ts';
 
 const WORKS = [
@@ -67,6 +68,7 @@ export function SendDialog({ visit, onClose, onSend }: Props) {
   return (
     <DeskDialog open onClose={onClose} aria-labelledby="send-title">
       <form
+        onKeyDown={submitOnEnter}
         onSubmit={(event) => {
           event.preventDefault();
           onClose();
@@ -76,7 +78,7 @@ export function SendDialog({ visit, onClose, onSend }: Props) {
         <DialogTitle id="send-title">Send the customer away</DialogTitle>
         <DialogContent className="practice-fields">
           <label htmlFor="send-way">With</label>
-          <Choice id="send-way" value={now} options={options} onChoice={setWay} fullWidth />
+          <Choice id="send-way" value={now} options={options} onChoice={setWay} fullWidth autoFocus />
           {needsPlace && (
             <>
               <label htmlFor="send-at">For</label>

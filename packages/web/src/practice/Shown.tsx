@@ -59,7 +59,7 @@ export function Shown({ shows }: { shows: ExerciseShows }) {
             <CartesianGrid stroke="var(--hairline)" vertical={false} />
             <XAxis dataKey="s" unit=" s" type="number" domain={[0, shows.seconds]} stroke="var(--soft)" />
             <YAxis unit=" km/h" width={70} stroke="var(--soft)" />
-            <Legend />
+            <Legend iconType="plainline" iconSize={34} />
             {shows.wheels.map(({ name }, i) => (
               <Line
                 key={name}
