@@ -1,9 +1,8 @@
-import { availableParallelism } from 'node:os';
-import { fork } from 'node:child_process';
 import { assumptionsWith, WAYS_TO_WORK, type WayToWork } from '../packages/core/src/doors/trial.ts';
 import { CAUSES } from '../packages/core/src/vocabulary/wordLists.ts';
 import { causeOfAilment, playVehicle, type FirstWords, type Played } from '../packages/practice/src/index.ts';
 import { figure, mean } from './figures.ts';
+import { inParts } from './inParts.ts';
 import { writeSection } from './writeSection.ts';
 
 /*
@@ -34,7 +33,7 @@ interface Chunk {
 }
 
 /** Every way deals with the vehicles of so many seeds. */
-const playChunk = (from: number, count: number, told: (done: number) => void): Chunk => {
+const playChunk = (from: number, count: number, told: () => void): Chunk => {
   const said: Said[] = [];
   const hear = ({ judged, befell }: FirstWords) => {
     const truth = new Set(befell.map(([name, end]) => `${causeOfAilment(name)} ${end}`));
@@ -53,47 +52,12 @@ const playChunk = (from: number, count: number, told: (done: number) => void): C
   for (let i = 0; i < count; i++) {
     for (const way of WAYS_TO_WORK)
       played[way].push(playVehicle(way, from + i, prices, TODAY, way === 'ours' ? hear : undefined));
-    told(i + 1);
+    told();
   }
   return { played, said };
 };
 
-/** Set in the processes that play a part of the vehicles: the first seed, and how many. */
-const PART = 'HARDY_TRIAL_PART';
-const part = process.env[PART];
-if (part) {
-  const [from = 0, count = 0] = part.split(' ').map(Number);
-  const chunk = playChunk(from, count, () => process.send?.(1));
-  await new Promise<void>((sent) => void process.send?.(chunk, () => sent()));
-  process.exit(0);
-}
-
-const threads = Math.max(1, Math.min(availableParallelism(), vehicles));
-const began = performance.now();
-let done = 0;
-const chunks = await Promise.all(
-  Array.from({ length: threads }, (_, t) => {
-    const from = Math.floor((vehicles * t) / threads);
-    const count = Math.floor((vehicles * (t + 1)) / threads) - from;
-    return new Promise<Chunk>((resolve, reject) => {
-      const worker = fork(import.meta.filename, {
-        execArgv: ['--import', 'tsx'],
-        env: { ...process.env, [PART]: `${FIRST + from} ${count}` },
-        serialization: 'advanced',
-      });
-      worker.on('error', reject);
-      worker.on('exit', (code) => code !== 0 && reject(new Error(`a part of the trial ended with ${code}`)));
-      worker.on('message', (message) => {
-        if (typeof message !== 'number') return resolve(message as unknown as Chunk);
-        done += message;
-        if (done % 50 === 0)
-          process.stderr.write(
-            `${done} of ${vehicles}, ${Math.round((performance.now() - began) / 1000)} s\n`,
-          );
-      });
-    });
-  }),
-);
+const chunks = await inParts(import.meta.filename, FIRST, vehicles, playChunk);
 const played = new Map(WAYS_TO_WORK.map((way) => [way, chunks.flatMap((chunk) => chunk.played[way])]));
 const said = new Map<string, Array<readonly [said: number, so: boolean]>>();
 for (const [key, chance, so] of chunks.flatMap((chunk) => chunk.said))

@@ -1,8 +1,8 @@
 import { wheelEndInWords, type Account, type AccountStep, type PracticeDeed } from '@hardy/core/words';
 import { optionsAt, ratesFor, type Deed, type Knowledge, type Options } from '@hardy/core/trial';
 import { CAUSE_SHORT, type Docket } from '@hardy/core/words';
-import type { Customer } from '../customer/drawCustomer.ts';
-import { truthOf } from '../customer/fullChecks.ts';
+import type { Customer } from '../customer/customer.ts';
+import { truthOf } from '../fair/fullVisit.ts';
 import { deedInWords, deedKey, type Visit, type VisitStep } from '../job/visit.ts';
 import { lapsesOf, type Sale } from './lapsesOf.ts';
 import { nextToPractise } from './nextToPractise.ts';

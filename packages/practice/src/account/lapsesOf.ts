@@ -1,5 +1,5 @@
 import type { Account, AccountStep, SentWith } from '@hardy/core/words';
-import type { Customer } from '../customer/drawCustomer.ts';
+import type { Customer } from '../customer/customer.ts';
 import type { Visit } from '../job/visit.ts';
 
 /** What was sold and said beside the parts, as the learner's own docket shows it. */

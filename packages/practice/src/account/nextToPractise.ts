@@ -1,5 +1,5 @@
 import type { Account, AccountStep } from '@hardy/core/words';
-import type { Customer } from '../customer/drawCustomer.ts';
+import type { Customer } from '../customer/customer.ts';
 
 /** So much regret in one step is what to speak of, money. */
 const SPEAKS_FROM = 10;

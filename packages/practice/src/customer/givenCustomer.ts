@@ -2,7 +2,7 @@ import type { Life } from '@hardy/bench-vehicle';
 import type { BenchVehicleOrder } from '@hardy/core/bench';
 import type { Docket } from '@hardy/core/words';
 import { searchLifeOf } from '../bench/lifeOfOrder.ts';
-import type { CustomerOrder } from './drawCustomer.ts';
+import type { CustomerOrder } from './customer.ts';
 
 /** A customer of a shop's own vehicle, as plain data: what can be kept, and handed to a thread. */
 export interface CustomerGiven {

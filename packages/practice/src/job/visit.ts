@@ -1,4 +1,4 @@
-import { copyOf, endsOf, type End } from '@hardy/bench-vehicle';
+import { copyOf, type End } from '@hardy/bench-vehicle';
 import { randomFrom, type Random } from '@hardy/core/chance';
 import { WORK_IN_WORDS, type Assumptions, type HistoryEvent, type Knowledge } from '@hardy/core/trial';
 import {
@@ -9,7 +9,7 @@ import {
   type Docket,
   type PracticeDeed,
 } from '@hardy/core/words';
-import { askedSymptoms, type Customer } from '../customer/drawCustomer.ts';
+import { askedSymptoms, type Customer } from '../customer/customer.ts';
 import { BenchJob } from './benchJob.ts';
 import { foundInWords } from './foundInWords.ts';
 
@@ -228,7 +228,3 @@ export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], sh
     overlooked: job.overlooked,
   };
 };
-
-/** Whether a wheel is one this customer's vehicle has. */
-export const hasEnd = ({ life }: Customer, end: string): boolean =>
-  (endsOf(life.vehicle.build) as string[]).includes(end);

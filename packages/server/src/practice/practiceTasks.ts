@@ -4,9 +4,9 @@ import {
   customerAt,
   drawCustomer,
   drawExercise,
-  hasEnd,
   orderOf,
   playVisit,
+  wheelsOf,
   type Customer,
   type CustomerGiven,
   type Exercise,
@@ -56,8 +56,6 @@ const played = ({ given, life, deeds, knowledge }: JobGiven): { customer: Custom
   return { customer, visit };
 };
 
-const ENDS = ['A1L', 'A1R', 'A2L', 'A2R', 'A3L', 'A3R'];
-
 export const playJobTask = (job: JobGiven): JobSeen => {
   const { customer, visit } = played(job);
   const { steps, docket, minutes, cost, over } = visit;
@@ -71,7 +69,7 @@ export const playJobTask = (job: JobGiven): JobSeen => {
     budget: customer.budget,
     hadMinutes: customer.rules.minutes,
     canRead: customer.rules.codes !== 'no reader',
-    ends: ENDS.filter((end) => hasEnd(customer, end)),
+    ends: wheelsOf(customer),
   };
 };
 

@@ -2,7 +2,6 @@ import { endsOf, type End, type Life } from '@hardy/bench-vehicle';
 import { randomFrom } from '@hardy/core/chance';
 import type { Docket } from '@hardy/core/words';
 import { codesRead, complaintsOf } from '../bench/docketOf.ts';
-import { isFair } from './fullChecks.ts';
 import { LEVEL_RULES, type LevelRules } from './levels.ts';
 import { tell, type Manner, type Told } from './manner.ts';
 
@@ -34,10 +33,6 @@ export interface Customer {
   /** What is known when they have said it. */
   readonly first: Docket;
 }
-
-/** Lives looked at for one that fits the level and can be found out by asking and looking. */
-const MOST_LIVES = 400;
-const STEP = 7919;
 
 /** Customers spend so much more than nothing, at least and at most, money. */
 const LEAST_BUDGET = 200;
@@ -82,23 +77,8 @@ export const customerAt = (order: CustomerOrder, lifeSeed: number): Customer => 
   return { seed, level, rules, manner, budget, lifeSeed, life, told, first };
 };
 
-/**
- * A customer of a level, by a seed. Only such are drawn as can be found out: everything one needs to decide could be learned by
- * asking or checking (`isFair`).
- */
-export const drawCustomer = (order: CustomerOrder): Customer => {
-  const { seed, level, today } = order;
-  const rules = rulesOf(level);
-  let last: Customer | null = null;
-  for (let i = 0; i < MOST_LIVES; i++) {
-    const customer = customerAt(order, seed + i * STEP);
-    if (!rules.fits(customer.life)) continue;
-    last = customer;
-    if (isFair(customer, today)) return customer;
-  }
-  if (last) return last;
-  throw new Error(`no life of seed ${seed} is one of level ${level}`);
-};
-
 /** What is complained of once one asks what exactly lights up and when. */
 export const askedSymptoms = ({ life }: Customer): Docket['symptoms'] => complaintsOf(life.vehicle, []);
+
+/** The wheels of a customer's vehicle. */
+export const wheelsOf = ({ life }: Customer): readonly End[] => endsOf(life.vehicle.build);
