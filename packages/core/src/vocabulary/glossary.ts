@@ -142,7 +142,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
   },
   {
     term: 'SPN',
-    also: ['FMI', 'spn'],
+    also: ['FMI'],
     kind: 'code',
     lines: [
       'Codes of trucks and trailers (SAE J1939): SPN says what, FMI says how.',

@@ -7,12 +7,16 @@ const LOOKS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   'visual.sensor': { sound: -1, broken: -0.8, corroded: 0.4, rubbed: 0.8, 'metal-on-tip': 0.1, loose: 0.9 },
   'visual.connector': { sound: -1, corroded: -0.2, 'loose-pins': 0.7, 'broken-lock': 0.6 },
   'visual.harness': { sound: -1, chafed: 0, cut: -0.8 },
+  encoder: { sound: -0.6, 'poles-damaged': 0.2, 'wrong-side-in': 0.6 },
+  bearing: { sound: -0.8, pitted: 0.3, play: 0.4 },
 };
 const NAMES: Readonly<Record<string, string>> = {
   'visual.ring': 'You look at a tone ring, from the side',
   'visual.sensor': 'You look at the tip of a sensor',
   'visual.connector': 'You look into the open plug',
   'visual.harness': 'You look along the loom',
+  encoder: 'You hold a magnetic card to the seal of a bearing',
+  bearing: 'You have a bearing cut open before you, its flange on the right',
 };
 const LEADS_TO: Readonly<Record<string, string>> = {
   sound: 'Nothing to be seen: look elsewhere, or meter.',
@@ -28,7 +32,13 @@ const LEADS_TO: Readonly<Record<string, string>> = {
   'loose-pins': 'Pins that do not grip: comes and goes on bumps.',
   'broken-lock': 'Without its lock the plug works loose.',
   chafed: 'Rubbed through to metal: shorts to ground when wet.',
-  cut: 'Cut: open.',
+  'poles-damaged':
+    'Poles are gone side by side: one dip a turn, and no tooth to see. It comes with the bearing.',
+  'wrong-side-in':
+    'The card shows hardly anything: the seal with the poles was pressed in on the other side. No signal at all.',
+  pitted: 'Balls or rings are pitted: it growls under load, and the speed is restless.',
+  play: 'The flange stands askew: the gap changes as it turns, and the wheel can come off. Do not drive it.',
+  cut: 'Cut through: the circuit is open.',
 };
 
 const variants = Object.fromEntries(

@@ -51,6 +51,47 @@ const pin = (x: number, d = 0): ReactNode => <rect key={x} x={x} y={16 + d} widt
 
 const lead = <path d="M2 20c12-10 20 10 30 0s20-8 30 0" />;
 
+/** Poles of an encoder as a magnetic card shows them: dark beside light. */
+const poles = (missing: readonly number[] = [], faint = false): ReactNode => (
+  <>
+    <path d="M2 12h60v16h-60z" />
+    {Array.from({ length: 12 }, (_, i) =>
+      missing.includes(i) ? null : (
+        <rect
+          key={i}
+          x={2 + i * 5}
+          y={12}
+          width="2.5"
+          height="16"
+          fill="currentColor"
+          stroke="none"
+          opacity={faint ? 0.12 : 0.85}
+        />
+      ),
+    )}
+  </>
+);
+
+/** A bearing in section: two rings, balls between, and how the flange stands to them. */
+const bearing = (tilt: number, pitted: boolean): ReactNode => (
+  <>
+    <path d="M8 6h40v6h-40zM8 28h40v6h-40z" />
+    <circle cx="20" cy="20" r="7" />
+    <circle cx="38" cy="20" r="7" />
+    {pitted &&
+      specks([
+        [17, 14],
+        [23, 26],
+        [35, 14],
+        [41, 25],
+        [29, 12],
+        [28, 28],
+      ])}
+    <path d="M54 4v32" transform={`rotate(${tilt} 54 20)`} strokeWidth="2" />
+    {tilt !== 0 && <path d="M54 4v32" strokeDasharray="2 2" />}
+  </>
+);
+
 /** Line drawings of what each look-at check may find, by check and result. */
 const PICTURES: Readonly<Record<string, Readonly<Record<string, ReactNode>>>> = {
   'visual.ring': {
@@ -86,6 +127,16 @@ const PICTURES: Readonly<Record<string, Readonly<Record<string, ReactNode>>>> = 
         <path d="M8 34L56 6" strokeWidth="2" />
       </>
     ),
+  },
+  encoder: {
+    sound: poles(),
+    'poles-damaged': poles([5, 6]),
+    'wrong-side-in': poles([], true),
+  },
+  bearing: {
+    sound: bearing(0, false),
+    pitted: bearing(0, true),
+    play: bearing(9, false),
   },
   'visual.sensor': {
     sound: tip,
