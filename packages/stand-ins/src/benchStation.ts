@@ -27,7 +27,6 @@ import type { Check, CheckName } from '@hardy/core/words';
 import type { BenchProbes, BenchState, BenchVehicleOrder, BenchWork } from '@hardy/core/bench';
 import { checkOn, searchLifeOf } from '@hardy/practice';
 
-
 const STEP_MS = STEP_S * 1000;
 /** At the bench it is so warm, degC. */
 export const BENCH_CELSIUS = 15;

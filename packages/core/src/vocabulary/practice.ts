@@ -6,8 +6,8 @@ import { PartClass } from './words.ts';
 /* What is said of practice: a customer played by a bench vehicle, what a learner does, and what it came to. */
 
 /** Things a customer can be asked for nothing but the time. */
-export const ABOUT = ['lamps', 'corner', 'history', 'noise'] as const;
-export const PRACTICE_WORKS = ['seating', 'loom', 'tyre', 'supply', 'none-present'] as const;
+const ABOUT = ['lamps', 'corner', 'history', 'noise'] as const;
+const PRACTICE_WORKS = ['seating', 'loom', 'tyre', 'supply', 'none-present'] as const;
 
 /** What one can do on a job in practice. */
 export const PracticeDeed = z.discriminatedUnion('kind', [
@@ -24,7 +24,6 @@ export const PracticeDeed = z.discriminatedUnion('kind', [
 ]);
 export type PracticeDeed = z.infer<typeof PracticeDeed>;
 
-export const LEVELS = [1, 2, 3, 4, 5] as const;
 export const Level = z.number().int().min(1).max(5);
 
 /** What a customer is told with the parts: looked at when the vehicle leaves. */

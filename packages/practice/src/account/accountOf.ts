@@ -8,7 +8,7 @@ import { lapsesOf, type Sale } from './lapsesOf.ts';
 import { nextToPractise } from './nextToPractise.ts';
 
 /** Steps ahead that each moment is judged by. */
-export const ACCOUNT_DEPTH = 3;
+const ACCOUNT_DEPTH = 3;
 /** A step that costs less than this more than the best is as good: money. */
 const AS_GOOD = 3;
 

@@ -23,7 +23,7 @@ export interface SkillExercises {
 export const NOTHING_SHOWN: ExerciseShows = { as: 'nothing' };
 
 /** A number in the head is right within so much of it. */
-export const WITHIN = 0.1;
+const WITHIN = 0.1;
 
 /** Whether an answer is right: the key, or a number within a tenth. */
 export const isRight = ({ answer }: Exercise, given: string): boolean => {

@@ -1,4 +1,4 @@
-import { wheelEndInWords, type Check, type Docket, type WheelEnd } from '@hardy/core/words';
+import { wheelEndInWords, type Check, type Docket } from '@hardy/core/words';
 
 const shown = (check: Check): string => {
   switch (check.check) {
@@ -31,7 +31,7 @@ export const foundInWords = (checks: readonly Check[], vehicle: Docket['vehicle'
     ? 'it told nothing'
     : checks
         .map((each) => {
-          const at = checks.length > 1 && each.wheelEnd ? (each.wheelEnd as WheelEnd) : null;
+          const at = checks.length > 1 && each.wheelEnd ? each.wheelEnd : null;
           const where = at
             ? `${wheelEndInWords(at, { axles: vehicle?.axles, driveline: vehicle?.driveline })}: `
             : '';

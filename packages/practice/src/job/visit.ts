@@ -64,7 +64,7 @@ export const deedInWords = (
   { axles, driveline }: NonNullable<Docket['vehicle']>,
 ): string => {
   const place = (at: string | null) =>
-    at === null ? 'all round' : wheelEndInWords(at as End, { axles, driveline });
+    at === null ? 'all round' : wheelEndInWords(at, { axles, driveline });
   switch (deed.kind) {
     case 'question':
       return {

@@ -40,7 +40,7 @@ const revived = (text: string): Card => {
     ...card,
     due: new Date(card.due),
     ...(card.last_review ? { last_review: new Date(card.last_review) } : {}),
-  } as Card;
+  };
 };
 
 /** Monday of the week of a moment, YYYY-MM-DD. */

@@ -53,7 +53,7 @@ const entryMeant = (): GlossaryEntry | null => {
   const focused = document.activeElement;
   if (!focused || focused === document.body || focused.matches('input, textarea, select')) return null;
   const text = focused.textContent ?? '';
-  for (const word of text.matchAll(/[\p{L}\p{N}\-]+/gu)) {
+  for (const word of text.matchAll(/[\p{L}\p{N}-]+/gu)) {
     const entry = glossaryAt(text, word.index);
     if (entry) return entry;
   }

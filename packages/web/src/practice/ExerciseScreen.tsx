@@ -14,21 +14,23 @@ import { Shown } from './Shown.tsx';
 import { SKILL_IN_WORDS, SKILLS } from './skillWords.ts';
 import { useAtCounter } from './useVisit.ts';
 
-/** Seconds since something was shown, counted on. */
-const useSeconds = (of: unknown, stopped: boolean): number => {
+/** Who answers after an hour was at lunch: milliseconds that are told. */
+const MOST_MS = 3_600_000;
+
+/** Seconds since it came up, counted on until `stopped`. */
+function Clock({ stopped }: { stopped: boolean }) {
   const [seconds, setSeconds] = useState(0);
-  const began = useRef(0);
-  useEffect(() => {
-    began.current = performance.now();
-    setSeconds(0);
-  }, [of]);
   useEffect(() => {
     if (stopped) return undefined;
-    const timer = setInterval(() => setSeconds(Math.floor((performance.now() - began.current) / 1000)), 250);
+    const timer = setInterval(() => setSeconds((n) => n + 1), 1000);
     return () => clearInterval(timer);
-  }, [of, stopped]);
-  return seconds;
-};
+  }, [stopped]);
+  return (
+    <span className="mono" role="timer" aria-label="seconds">
+      {seconds} s
+    </span>
+  );
+}
 
 function Question({
   given,
@@ -103,7 +105,10 @@ export function ExerciseScreen() {
     staleTime: Infinity,
   });
   const given = question.data ?? null;
-  const seconds = useSeconds(given, answered !== null);
+  const shownAt = useRef(0);
+  useEffect(() => {
+    shownAt.current = performance.now();
+  }, [given]);
   useTitle(skill ? SKILL_IN_WORDS[skill][0] : 'Exercises');
   const next = () => {
     setAnswered(null);
@@ -119,7 +124,7 @@ export function ExerciseScreen() {
         variant: given.variant,
         seed: given.seed,
         answer: said,
-        ms: Math.min(3_600_000, seconds * 1000),
+        ms: Math.min(MOST_MS, Math.round(performance.now() - shownAt.current)),
       },
     }).then(
       (told) => {
@@ -147,9 +152,7 @@ export function ExerciseScreen() {
                 : ''}
           </span>
           <span className="docket-tools">
-            <span className="mono" role="timer" aria-label="seconds">
-              {seconds} s
-            </span>
+            <Clock key={given?.seed ?? 0} stopped={answered !== null} />
             <span>
               {score.right} of {score.all} right
             </span>
