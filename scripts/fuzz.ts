@@ -44,6 +44,11 @@ const COSTLY = new Set<ApiName>([
   'POST /devices/bench/drive',
   'POST /devices/find',
   'POST /devices/reader/read',
+  'POST /practice/visits',
+  'POST /practice/visits/:id/deeds',
+  'POST /practice/visits/:id/replay',
+  'POST /practice/exercises',
+  'POST /practice/answers',
 ]);
 /** A stream without an end: it is no answer one waits for. */
 const ENDLESS: ApiName = 'GET /devices/reader/live';
@@ -71,6 +76,13 @@ await isOpen(server);
 const base = `http://127.0.0.1:${PORT}/api`;
 const made = await caller(base)<{ id: string; docket: object }>('POST', '/dockets', {
   words: 'merrowby 2018 minibus, abs light, C0A31-13 front left, no play',
+});
+
+/** Somebody who practises, and a customer of theirs. */
+const learner = await caller(base)<{ id: string }>('POST', '/practice/learners', { name: 'Ada' });
+const visit = await caller(base)<{ id: string }>('POST', '/practice/visits', {
+  learnerId: learner.id,
+  level: 2,
 });
 
 /** The same with a whole sale on it: what spoils it reaches shelf, suppliers and customers too. */
@@ -219,6 +231,34 @@ const GOOD: Partial<Record<ApiName, () => unknown>> = {
     turnsPerSecond: 1,
   }),
   'POST /devices/bench/check': () => ({ check: 'visual.ring', wheelEnd: 'A1L' }),
+  'POST /practice/learners': () => ({ name: random.pick(['Ada', 'Ben']) }),
+  'POST /practice/visits': () => ({ learnerId: learner.id, level: 1 + random.below(5) }),
+  'POST /practice/visits/:id/docket': () => ({ docketId: made.id }),
+  'POST /practice/visits/:id/deeds': () => ({
+    after: 0,
+    deed: random.pick([
+      { kind: 'question', about: 'lamps' },
+      { kind: 'check', check: 'visual.ring', at: 'A1L' },
+      { kind: 'parts', parts: ['sensor'], at: 'A1L' },
+      { kind: 'refer' },
+    ]),
+    sent: { sheet: true, stop: false },
+  }),
+  'POST /practice/visits/:id/uncover': () => ({}),
+  'POST /practice/visits/:id/replay': () => ({ keep: 0 }),
+  'POST /practice/rounds': () => ({ name: 'round', level: 1, customers: 2 }),
+  'POST /practice/exercises': () => ({
+    learnerId: learner.id,
+    skill: random.pick(['corner', 'meter', null]),
+  }),
+  'POST /practice/answers': () => ({
+    learnerId: learner.id,
+    skill: 'corner',
+    variant: 'plain',
+    seed: random.below(100),
+    answer: 'A1L',
+    ms: 5,
+  }),
   'POST /imports': () => ({}),
   'POST /imports/:id/run': () => ({ mode: 'whole' }),
 };
@@ -232,13 +272,16 @@ const inAddress = (): string => {
     return '%ED%A0%80';
   }
 };
+const idFor = (name: ApiName): string =>
+  name.includes('/practice/visits') ? visit.id : name.includes('/practice/learners') ? learner.id : made.id;
 const addressOf = (name: ApiName): string => {
   let path = name
     .slice(name.indexOf(' ') + 1)
-    .replace(/:\w+/g, () => (random.next() < 0.5 ? made.id : inAddress()));
+    .replace(/:\w+/g, () => (random.next() < 0.5 ? idFor(name) : inAddress()));
   if (random.next() < 0.3)
     path += `?${random.pick(['q', 'state', 'limit', 'offset', 'seed', 'class', 'x'])}=${inAddress()}`;
-  return `/api${path}`;
+  // The practice counter is the same application on another database.
+  return `${random.next() < 0.15 ? '/practice' : ''}/api${path}`;
 };
 
 interface Sent {

@@ -11,13 +11,14 @@ import {
 } from '../packages/core/src/doors/trial.ts';
 import type { PracticeDeed } from '../packages/core/src/doors/words.ts';
 import {
+  beginVisit,
   canReadAt,
   deedKey,
   drawCustomer,
   fullDocket,
+  isSpentAfter,
   isTrue,
   judgeSteps,
-  playVisit,
   vehicleKnown,
   type Customer,
   type Visit,
@@ -39,6 +40,8 @@ const TODAY = '2026-11-25';
 const LEVELS = 5;
 const PLAN_DEPTH = 3;
 const MOST_STEPS = 30;
+/** Chance goes on long enough to be seen for what it is. */
+const MOST_BY_CHANCE = 10;
 const prices = assumptionsWith();
 const knowledge = bareKnowledge(TODAY);
 const shop = { prices, today: TODAY, slice: emptySlice() };
@@ -78,13 +81,14 @@ const nextOf = (
   chance: number,
 ): PracticeDeed => {
   const { docket } = visit;
-  // A new part that does not help may be the wrong one: it is exchanged once.
-  const fresh = (deed: PracticeDeed) =>
-    deeds.filter((each) => deedKey(each) === deedKey(deed)).length < (deed.kind === 'parts' ? 2 : 1);
+  const done = new Set(deeds.map(deedKey));
+  // What is best though it was done already is done again: a part is exchanged.
+  const fresh = (deed: PracticeDeed) => deed.kind === 'parts' || !done.has(deedKey(deed));
   if (player === 'the plan' || player === 'by chance') {
     const { options, first } = optionsAt(docket, knowledge, {
       depth: PLAN_DEPTH,
       canRead: canReadAt(docket),
+      isSpent: isSpentAfter(deeds),
     });
     const open = options
       .map(({ deed, cost }) => ({ deed: deed as PracticeDeed, cost }))
@@ -122,12 +126,15 @@ interface Score {
 const playOne = (player: Player, customer: Customer, seed: number): Score => {
   const random = randomFrom(seed * 5 + PLAYERS.indexOf(player));
   const deeds: PracticeDeed[] = [];
-  let visit = playVisit(customer, deeds, shop);
-  while (!visit.over && deeds.length < MOST_STEPS) {
-    deeds.push(nextOf(player, customer, visit, deeds, random.next()));
-    visit = playVisit(customer, deeds, shop);
+  const open = beginVisit(customer, shop);
+  let visit = open.now();
+  const most = player === 'by chance' ? MOST_BY_CHANCE : MOST_STEPS;
+  while (!visit.over && deeds.length < most) {
+    const deed = nextOf(player, customer, visit, deeds, random.next());
+    deeds.push(deed);
+    visit = open.do(deed);
   }
-  if (!visit.over) visit = playVisit(customer, [...deeds, { kind: 'refer' }], shop);
+  if (!visit.over) visit = open.do({ kind: 'refer' });
   const { steps } = judgeSteps(visit, knowledge, player === 'the plan' ? PLAN_DEPTH + 1 : PLAN_DEPTH);
   return {
     regret: steps.reduce((sum, step) => sum + step.regret, 0),

@@ -167,6 +167,42 @@ test('every way in answers as the contract says', async () => {
     partClass: 'tone-ring',
     readings: [{ key: 'teeth', value: 48, tool: 'eye' }],
   });
+  const learner = await ask('POST /practice/learners', '/practice/learners', { name: 'Ada' });
+  const round = await ask('POST /practice/rounds', '/practice/rounds', {
+    name: 'Tuesday',
+    level: 1,
+    customers: 2,
+  });
+  expect((await ask('GET /practice', '/practice')).rounds).toEqual([round]);
+  const visit = await ask('POST /practice/visits', '/practice/visits', { learnerId: learner.id, level: 1 });
+  const called = `/practice/visits/${visit.id}`;
+  const opening = await fetch(`${server.running.address}/practice/api/dockets`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ words: visit.words }),
+  });
+  const theirs = parse(API['POST /dockets'].answer, await opening.json(), 'docket') as { id: string };
+  await ask('POST /practice/visits/:id/docket', `${called}/docket`, { docketId: theirs.id });
+  await ask('POST /practice/visits/:id/uncover', `${called}/uncover`, {});
+  const asked = await ask('POST /practice/visits/:id/deeds', `${called}/deeds`, {
+    after: 0,
+    deed: { kind: 'question', about: 'history' },
+  });
+  expect(asked.helped).toBe(true);
+  await ask('GET /practice/visits/:id', called);
+  await ask('POST /practice/visits/:id/replay', `${called}/replay`, { keep: 0 });
+  const exercise = await ask('POST /practice/exercises', '/practice/exercises', { learnerId: learner.id });
+  const { skill, variant, seed } = exercise;
+  await ask('POST /practice/answers', '/practice/answers', {
+    learnerId: learner.id,
+    skill,
+    variant,
+    seed,
+    answer: '',
+    ms: 900,
+  });
+  await ask('GET /practice/learners/:id', `/practice/learners/${learner.id}`);
+  await ask('GET /practice/team', '/practice/team');
   const { id } = await ask('POST /imports', '/imports', {});
   await ask('GET /imports', '/imports');
   await ask('GET /imports/:id', `/imports/${id}`);

@@ -44,6 +44,14 @@ describe('a page of another site', () => {
       expect([400, 421]).toContain(status);
       expect(text).not.toContain('Merrowby');
     }
+    // The practice counter is behind the same gate.
+    const asked = await send({ path: '/practice/api/dockets', headers: { host: 'evil.example' } });
+    expect(asked.status).toBe(421);
+    const foreign = await send({
+      path: '/practice/api/dockets',
+      headers: { host: home(), 'sec-fetch-site': 'cross-site' },
+    });
+    expect(foreign.status).toBe(403);
     for (const host of ['localhost', '[::1]', '127.0.0.1'])
       expect((await send({ headers: { host: `${host}:4310` } })).status).toBe(200);
   });

@@ -19,6 +19,16 @@ export interface Option {
   readonly cost: number;
 }
 
+/** How options are asked for. */
+export interface Asked {
+  /** Steps ahead, 1 to 4. */
+  readonly depth: number;
+  /** Whether codes can be read that nobody has read. */
+  readonly canRead: boolean;
+  /** What was done and did not help, and is not done again though it left no trace on the docket. */
+  readonly isSpent: (deed: Deed) => boolean;
+}
+
 /** Everything one may do as a job stands, by what is known at that moment. */
 export interface Options {
   readonly options: readonly Option[];
@@ -80,12 +90,12 @@ const shows = ({ plan }: PlannedEnd, check: CheckName): number => {
  * A step at a wheel end costs what the solver of that wheel end says, failing and what comes after included; something
  * wrong elsewhere is a state that no fix here takes away. Wheel ends are compared by what each step saves against handing the
  * job on, which is the same job whatever wheel one thinks of. A look for the wheel finds it or does not: it costs its
- * minutes, and then what the job costs with the wheel known, or what it costs now. `depth`: steps ahead, 1 to 4.
+ * minutes, and then what the job costs with the wheel known, or what it costs now.
  */
 export const optionsAt = (
   docket: Docket,
   knowledge: Knowledge,
-  { depth, canRead }: { readonly depth: number; readonly canRead: boolean },
+  { depth, canRead, isSpent }: Asked,
 ): Options => {
   const judged = judge(docket, knowledge);
   const { d, verdict, rule, main } = judged;
@@ -107,7 +117,12 @@ export const optionsAt = (
     const at = end.wheelEnd;
     const { corner, solve } = plan;
     const shift = corner.bearing.chance * corner.bearing.cost + base - handedOn(each);
-    for (const { fix, cost, cures, index } of plan.outcomes)
+    for (const { fix, cost, cures, index } of plan.outcomes) {
+      const deed: Deed =
+        fix.kind === 'part'
+          ? { kind: 'parts', parts: [fix.part, ...fix.with], at }
+          : { kind: 'work', work: fix.work, at };
+      if (isSpent(deed)) continue;
       options.push({
         // At a wheel that is hardly it failing tells little: then the job is where it was, and a comeback dearer.
         never:
@@ -118,13 +133,11 @@ export const optionsAt = (
                 comeback: corner.problem.comeback,
               }
             : null,
-        deed:
-          fix.kind === 'part'
-            ? { kind: 'parts', parts: [fix.part, ...fix.with], at }
-            : { kind: 'work', work: fix.work, at },
+        deed,
         // An outcome has the old bearing in it already.
         cost: cost + base - handedOn(each),
       });
+    }
     corner.checks.forEach(({ check }, c) => {
       // After what it needs: a plug is looked into before it is metered.
       if ((corner.problem.checks[c]?.needs ?? 0) !== 0) return;

@@ -16,6 +16,16 @@ const AS_GOOD = 3;
 export const canReadAt = (docket: Docket): boolean =>
   docket.reader !== 'none' && docket.reader !== 'engine' && docket.codes == null;
 
+/** A new part that did not help may be the wrong one: it is exchanged once. Work is done once. */
+const MOST_TIMES = { parts: 2, work: 1 } as const;
+
+/** What is not done again after these deeds. */
+export const isSpentAfter =
+  (deeds: readonly PracticeDeed[]) =>
+  (deed: Deed): boolean =>
+    (deed.kind === 'parts' || deed.kind === 'work') &&
+    deeds.filter((each) => deedKey(each) === deedKey(deed as PracticeDeed)).length >= MOST_TIMES[deed.kind];
+
 /** The expected cost of what was done, by what was known then. */
 const costOf = (step: VisitStep, now: Options): number => {
   const { deed, before } = step;
@@ -73,14 +83,14 @@ export interface Judging {
  *
  * holds to the cent, and who guessed and was lucky has regret and luck, not merit.
  */
-export const judgeSteps = (
-  visit: Visit,
-  knowledge: Knowledge,
-  depth: number = ACCOUNT_DEPTH,
-  worths: (docket: Docket) => Options = (docket) =>
-    optionsAt(docket, knowledge, { depth, canRead: canReadAt(docket) }),
-): Judging => {
-  const moments = visit.steps.map(({ before }) => worths(before));
+export const judgeSteps = (visit: Visit, knowledge: Knowledge, depth: number = ACCOUNT_DEPTH): Judging => {
+  const worths = (docket: Docket, before: readonly VisitStep[]): Options =>
+    optionsAt(docket, knowledge, {
+      depth,
+      canRead: canReadAt(docket),
+      isSpent: isSpentAfter(before.map(({ deed }) => deed)),
+    });
+  const moments = visit.steps.map(({ before }, i) => worths(before, visit.steps.slice(0, i)));
   const steps = visit.steps.map((step, i): AccountStep => {
     const now = moments[i] as Options;
     const cost = costOf(step, now);
@@ -88,7 +98,7 @@ export const judgeSteps = (
       ? 0
       : i + 1 < moments.length
         ? (moments[i + 1] as Options).value
-        : worths(step.after).value;
+        : worths(step.after, visit.steps).value;
     const unsafe = now.first !== null && !heeds(step.deed, now.first);
     const forced = now.first !== null && !unsafe;
     const regret = forced ? 0 : Math.max(0, cost - now.value);

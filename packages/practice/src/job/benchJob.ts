@@ -62,6 +62,8 @@ export interface JobGiven {
   readonly slice?: Knowledge['slice'];
   /** Whether old sensors snap by luck, or cost their expected share. */
   readonly snaps?: boolean;
+  /** Days until a vehicle that was not cured is back; none where nobody counts them. */
+  readonly backAfterDays?: () => number;
 }
 
 /**
@@ -167,13 +169,19 @@ export class BenchJob {
     this.cost += this.#given.prices.get('comeback.cost');
     this.visits++;
     this.#setUp.clear();
+    // Meanwhile what was done grew older: a part fitted twice was fitted on two days.
+    const days = this.#given.backAfterDays?.() ?? 0;
+    const older = (each: HistoryEvent): HistoryEvent => ({
+      ...each,
+      daysAgo: each.daysAgo == null ? each.daysAgo : each.daysAgo + days,
+    });
     this.docket = {
       ...this.docket,
       ...(this.docket.reader === 'full' && this.docket.codes
         ? { codes: codesRead(this.#vehicle, this.#given.random) }
         : {}),
       symptoms: complaintsOf(this.#vehicle, this.docket.symptoms ?? []),
-      history: [...(this.docket.history ?? []), ...events],
+      history: [...(this.docket.history ?? []), ...events].map(older),
     };
   }
   /** Who asks is told: it stands in the papers, or one sees it. */

@@ -107,7 +107,11 @@ describe('the account', () => {
 
   test('whoever takes the best step at each moment has no regret; who does not is told the better one', () => {
     const customer = customerOf(700, 2);
-    const options = optionsAt(customer.first, knowledge, { depth: 3, canRead: true });
+    const options = optionsAt(customer.first, knowledge, {
+      depth: 3,
+      canRead: true,
+      isSpent: () => false,
+    });
     const best = [...options.options].sort((x, y) => x.cost - y.cost)[0]?.deed as PracticeDeed;
     const good = judgeSteps(playVisit(customer, [best], shop), knowledge).steps[0];
     expect(good?.regret).toBeCloseTo(0, 9);

@@ -96,12 +96,14 @@ const historyOf = ({ life }: Customer): HistoryEvent[] =>
     ...(forThis ? { cured: 'no' as const } : {}),
   }));
 
-/**
- * What a learner did with a customer, from the first word on: the same deeds always lead to the same, and the same look at the
- * same state shows the same, however often and in whatever order. So a job is kept as its deeds, and can be taken up again
- * from any of them.
- */
-export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], shop: Shop): Visit => {
+/** A customer being dealt with, deed by deed. Once they have left nothing more is done. */
+export interface OpenVisit {
+  readonly do: (deed: PracticeDeed) => Visit;
+  readonly now: () => Visit;
+}
+
+/** A customer walks in. */
+export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
   const { prices, today, slice } = shop;
   const names = customer.first.vehicle ?? {};
   let stream: Random = randomFrom(customer.seed);
@@ -112,11 +114,14 @@ export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], sh
     today,
     slice,
     snaps: true,
+    backAfterDays: () => days,
     get random() {
       return stream;
     },
   });
   let visits = 1;
+  /** Days until they are back, if they come back from this visit. */
+  let days = 0;
   let over = false;
   let cured = false;
   const steps: VisitStep[] = [];
@@ -163,7 +168,6 @@ export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], sh
   const fitted = (what: { cured: boolean; snapped: boolean | null }): string => {
     over = what.cured;
     cured = what.cured;
-    const days = 2 + (hashOf(`${customer.seed} ${steps.length}`) % 9);
     if (!what.cured) visits++;
     return [
       ...(what.snapped ? ['the old sensor snapped and had to be drilled out'] : []),
@@ -200,24 +204,8 @@ export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], sh
         return 'the workshop found it and put it right, at its prices';
     }
   };
-  for (const deed of deeds) {
-    if (over) break;
-    stream = randomFrom(hashOf(`${customer.seed} ${visits} ${deedKey(deed)}`));
-    const { docket: before, cost, minutes } = job;
-    const came = act(deed);
-    steps.push({
-      deed,
-      before,
-      after: job.docket,
-      words: deedInWords(deed, names),
-      came,
-      money: job.cost - cost,
-      minutes: job.minutes - minutes,
-      ends: over,
-    });
-  }
-  return {
-    steps,
+  const now = (): Visit => ({
+    steps: [...steps],
     docket: job.docket,
     cost: job.cost,
     minutes: job.minutes,
@@ -226,5 +214,37 @@ export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], sh
     cured,
     unsafe: job.unsafe,
     overlooked: job.overlooked,
+  });
+  return {
+    now,
+    do(deed) {
+      if (over) return now();
+      stream = randomFrom(hashOf(`${customer.seed} ${visits} ${deedKey(deed)}`));
+      days = 2 + (hashOf(`${customer.seed} back ${visits}`) % 9);
+      const { docket: before, cost, minutes } = job;
+      const came = act(deed);
+      steps.push({
+        deed,
+        before,
+        after: job.docket,
+        words: deedInWords(deed, names),
+        came,
+        money: job.cost - cost,
+        minutes: job.minutes - minutes,
+        ends: over,
+      });
+      return now();
+    },
   };
+};
+
+/**
+ * What a learner did with a customer, from the first word on: the same deeds always lead to the same, and the same look at the
+ * same state shows the same, however often and in whatever order. So a job is kept as its deeds, and can be taken up again
+ * from any of them.
+ */
+export const playVisit = (customer: Customer, deeds: readonly PracticeDeed[], shop: Shop): Visit => {
+  const open = beginVisit(customer, shop);
+  for (const deed of deeds) open.do(deed);
+  return open.now();
 };
