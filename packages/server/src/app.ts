@@ -1,6 +1,5 @@
 import { bodyParser } from '@koa/bodyparser';
 import Koa from 'koa';
-import compose from 'koa-compose';
 import helmet from 'koa-helmet';
 import mount from 'koa-mount';
 import serve from 'koa-static';
@@ -10,12 +9,10 @@ import { join } from 'node:path';
 import { gate } from './gate.ts';
 import { logFault } from './log.ts';
 import { Advising } from './advising/advising.ts';
-import type { Thinkers } from './advising/thinkers.ts';
 import { DeviceDesk } from './devices/deviceDesk.ts';
-import type { DeviceFile } from './devices/deviceFile.ts';
-import type { BackupKeeper } from './backup/backupKeeper.ts';
 import { ImportDesk } from './catalogue/importDesk.ts';
 import { plainBody } from './plainBody.ts';
+import type { Served, Serving } from './serving.ts';
 import { problems } from './problem.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { customerRoutes } from './routes/customers.ts';
@@ -23,12 +20,11 @@ import { deviceRoutes } from './routes/devices.ts';
 import { docketRoutes } from './routes/dockets.ts';
 import { ledgerRoutes } from './routes/ledger.ts';
 import { orderRoutes } from './routes/orders.ts';
-import { practiceRoutes, type PracticeDesk } from './routes/practice.ts';
+import { practiceRoutes } from './routes/practice.ts';
 import { partRoutes } from './routes/parts.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
-import { PracticeSpace } from './practice/practiceSpace.ts';
-import type { Store } from './store/openStore.ts';
+import { practiceCounter } from './practice/practiceCounter.ts';
 import { forgetWords } from './store/partStore.ts';
 import { TurnedDockets } from './turnedDockets.ts';
 
@@ -54,56 +50,6 @@ const hungUp = (error: unknown): boolean =>
     String((error as { code?: unknown } | null)?.code),
   );
 
-/** The application, and how to end what it has under way. */
-export interface Served {
-  readonly app: Koa;
-  readonly close: () => Promise<void>;
-}
-
-/** What the application is made of. */
-export interface Serving {
-  readonly store: Store;
-  readonly thinkers: Thinkers;
-  /** Makes backups; null: none are made. */
-  readonly backups: BackupKeeper | null;
-  /** The built pages; null where only the API is served. */
-  readonly webFolder: string | null;
-  /** Devices named in the start-up file; none where there is no file. */
-  readonly devices?: DeviceFile;
-  /** Whether there is a space for practice beside it; false for the one that is that space. */
-  readonly practises?: boolean;
-}
-
-/** What practice needs, opened when it is first asked for. */
-const practiceCounter = (space: PracticeSpace) => {
-  let open: Promise<{ served: Served; desk: PracticeDesk }> | null = null;
-  const opened = async () => {
-    const store = await space.store();
-    open ??= Promise.resolve().then(() => {
-      // The threads are the shop's: they outlive the practice counter.
-      const thinkers = { ...space.thinkers, close: () => Promise.resolve() };
-      const advising = new Advising(thinkers, () => store.orm.em.fork());
-      const served = createApp({ store, thinkers, backups: null, webFolder: null, practises: false });
-      return { served, desk: { store, advising, thinkers } };
-    });
-    return open;
-  };
-  const counter: Koa.Middleware = async (ctx, next) => {
-    if (!ctx.path.startsWith('/api/')) return void (await next());
-    const { served } = await opened();
-    // The whole application within: it answers by itself, or says that nothing is there.
-    await compose(served.app.middleware)(ctx, () => Promise.resolve());
-  };
-  return {
-    counter,
-    desk: async () => (await opened()).desk,
-    async close() {
-      await (await open?.catch(() => null))?.served.close();
-      await space.close();
-    },
-  };
-};
-
 /** The application: API under /api, and the built pages when there are any. */
 export const createApp = ({
   store,
@@ -122,7 +68,7 @@ export const createApp = ({
   const advising = new Advising(thinkers, () => orm.em.fork());
   const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
   const desk = new DeviceDesk(devices);
-  const practice = practises ? practiceCounter(new PracticeSpace(store, thinkers)) : null;
+  const practice = practises ? practiceCounter(store, thinkers, createApp) : null;
   const imports = new ImportDesk(store, {
     before: async () => backups?.make('import'),
     in() {
@@ -172,6 +118,7 @@ export const createApp = ({
   }
   return {
     app,
+    forget: () => advising.forget(),
     async close() {
       await Promise.all([turned.close(), imports.close(), backups?.close(), practice?.close()]);
       await thinkers.close();

@@ -1,7 +1,8 @@
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { Server } from 'node:http';
 import { thinkers } from './advising/thinkers.ts';
-import { createApp, type Served } from './app.ts';
+import { createApp } from './app.ts';
+import type { Served } from './serving.ts';
 import { backUp } from './backup/backup.ts';
 import { BackupKeeper } from './backup/backupKeeper.ts';
 import { readDeviceFile } from './devices/deviceFile.ts';

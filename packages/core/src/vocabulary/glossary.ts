@@ -2,7 +2,8 @@
 export type GlossaryDrawing =
   | { readonly as: 'part'; readonly part: string }
   | { readonly as: 'look'; readonly check: string; readonly result: string }
-  | { readonly as: 'lamp'; readonly lit: boolean };
+  | { readonly as: 'lamp'; readonly lit: boolean }
+  | { readonly as: 'sketch'; readonly of: string };
 
 /** A word of the trade, in three lines. */
 export interface GlossaryEntry {
@@ -11,10 +12,11 @@ export interface GlossaryEntry {
   readonly also: readonly string[];
   readonly kind: 'lamp' | 'reader' | 'code' | 'part' | 'tool' | 'word';
   readonly lines: readonly [string, string, string];
-  readonly drawing?: GlossaryDrawing;
+  readonly drawing: GlossaryDrawing;
 }
 
 const look = (check: string, result: string): GlossaryDrawing => ({ as: 'look', check, result });
+const sketch = (of: string): GlossaryDrawing => ({ as: 'sketch', of });
 const part = (name: string): GlossaryDrawing => ({ as: 'part', part: name });
 
 /** Words of lamps, readers, codes, parts and tools. What a lamp alone means comes first in its lines. */
@@ -39,6 +41,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'With the anti-lock lamp: the share of braking front to rear may be lost; be gentle, and do not put it off.',
       'If the pedal is soft or sinks, the vehicle must not be driven.',
     ],
+    drawing: { as: 'lamp', lit: true },
   },
   {
     term: 'traction lamp',
@@ -49,6 +52,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Together with the anti-lock lamp it is one fault, not two.',
       'Alone it may be switched off by a button: look there first.',
     ],
+    drawing: { as: 'lamp', lit: true },
   },
   {
     term: 'tyre monitor',
@@ -59,6 +63,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Some monitors count wheel turns: another size on one wheel lights them.',
       'Those take the same speeds as the anti-lock controller.',
     ],
+    drawing: { as: 'lamp', lit: true },
   },
   {
     term: 'active',
@@ -69,6 +74,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'It can be chased with a meter: it will not hide.',
       'Not to be mixed up with an active sensor.',
     ],
+    drawing: sketch('one line'),
   },
   {
     term: 'stored',
@@ -79,6 +85,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Clear it, drive, and see whether it comes back.',
       'What comes and goes is more often a joint than a part.',
     ],
+    drawing: sketch('lines'),
   },
   {
     term: 'pending',
@@ -89,6 +96,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'No lamp need be lit.',
       'Drive on and read again before anything is sold.',
     ],
+    drawing: sketch('lines'),
   },
   {
     term: 'live speeds',
@@ -99,6 +107,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'One at nought among three that run: that corner is dead.',
       'All run, and one dips once a turn: one bad place on its ring.',
     ],
+    drawing: sketch('curves'),
   },
   {
     term: 'clear codes',
@@ -109,6 +118,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Write the codes down first: they are gone.',
       'After a repair it is the proof: cleared, driven, and still out.',
     ],
+    drawing: sketch('wiped'),
   },
   {
     term: 'root',
@@ -119,6 +129,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'For a wheel speed that is the brake controller.',
       'All others may be echoes of it.',
     ],
+    drawing: sketch('one line'),
   },
   {
     term: 'echo',
@@ -129,6 +140,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'It goes when the root goes: nothing is sold for it.',
       'Echoes alone mean that the brakes were not read yet.',
     ],
+    drawing: sketch('echo'),
   },
   {
     term: 'failure byte',
@@ -139,6 +151,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Open and shorted are seen standing; erratic and no signal only when it turns.',
       'It tells sensor and wiring from ring and bearing.',
     ],
+    drawing: sketch('one line'),
   },
   {
     term: 'SPN',
@@ -149,6 +162,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'SPN 789 to 794 are the wheel speeds of axles one to three, left before right.',
       'FMI 5 is open, 4 shorted low, 2 comes and goes.',
     ],
+    drawing: sketch('lines'),
   },
   {
     term: 'wheel speed sensor',
@@ -203,7 +217,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Pressed in wrong side in, it gives no signal at all.',
       'Its damage is not seen by eye: a magnetic card shows the poles.',
     ],
-    drawing: part('hub-assembly'),
+    drawing: look('encoder', 'sound'),
   },
   {
     term: 'hub assembly',
@@ -258,6 +272,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Cold copper has less, warm copper more: 0.39 % a degree.',
       'On the k range the figure is in thousands; OL is open.',
     ],
+    drawing: sketch('meter'),
   },
   {
     term: 'caliper',
@@ -268,6 +283,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Wipe the part, close on it lightly, read it twice.',
       'A tenth of a millimetre matters at the tip, not at the lead.',
     ],
+    drawing: sketch('caliper'),
   },
   {
     term: 'torque wrench',
@@ -278,6 +294,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Wheel bolts again after the first kilometres the maker says.',
       'A hub run in with a loose nut is ruined.',
     ],
+    drawing: sketch('wrench'),
   },
   {
     term: 'reader',
@@ -288,6 +305,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Many cheap ones reach the engine alone: they never see a wheel speed.',
       'Read every controller, and write down which answered.',
     ],
+    drawing: sketch('reader'),
   },
   {
     term: 'corner',
@@ -298,6 +316,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Every part is for one corner: settle it before selling.',
       'Who stands before the vehicle and points has it mirrored.',
     ],
+    drawing: sketch('corner'),
   },
   {
     term: 'nearside',
@@ -308,6 +327,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'It changes with the country, not with the steering wheel.',
       'Ask which side of the road if a vehicle came over by ferry.',
     ],
+    drawing: sketch('road'),
   },
   {
     term: 'offside',
@@ -318,6 +338,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Mostly, not always, the driver\u2019s side.',
       'Say front left or front right on the order, never offside.',
     ],
+    drawing: sketch('road'),
   },
   {
     term: 'air gap',
@@ -361,6 +382,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'It costs a second visit, a second strip-down, and the customer\u2019s trust.',
       'Meter what was fitted before another is sold.',
     ],
+    drawing: sketch('again'),
   },
   {
     term: 'core deposit',
@@ -371,6 +393,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Write it on the order as a line of its own.',
       'The old one must be whole: do not cut it out.',
     ],
+    drawing: sketch('money'),
   },
   {
     term: 'companion',
@@ -381,6 +404,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
       'Left out, the vehicle stands on the ramp for a nut.',
       'What is renewed each time is said on the order.',
     ],
+    drawing: sketch('together'),
   },
 ];
 

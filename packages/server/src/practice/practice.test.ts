@@ -138,6 +138,33 @@ describe('practice on a database of its own', () => {
     expect((await server.api('POST', `/practice/visits/${visit.id}/replay`, { keep: 2 })).status).toBe(400);
   });
 
+  test('it follows the shop’s settings and catalogue, and changes neither', async () => {
+    const shop = await ask('GET /shop', '/shop');
+    await ask('PATCH /shop', '/shop', { version: shop.version, change: { currency: 'GBP' } });
+    const { id: learnerId } = await learner('Ada');
+    expect((await walkIn(learnerId, 1)).currency).toBe('GBP');
+    const vehicles = (await server.api('GET', '/vehicles')).body as Array<{ id: string }>;
+    expect((await atPractice('GET', '/vehicles')).body).toEqual(vehicles);
+    const begun = await ask('POST /imports', '/imports', {});
+    const file = await fetch(`${server.running.address}/api/catalogue/vehicles.csv`);
+    const [head = '', ...lines] = (await file.text()).trim().split('\n');
+    await fetch(`${server.running.address}/api/imports/${begun.id}/files/vehicles.csv`, {
+      method: 'PUT',
+      body: [head, ...lines.map((line, i) => (i === 0 ? line.replace(/,/, ',New ') : line))].join('\n'),
+    });
+    await ask('POST /imports/:id/run', `/imports/${begun.id}/run`, { mode: 'whole' });
+    let state = 'running';
+    while (state === 'running' || state === 'ready' || state === 'waiting')
+      state = (await ask('GET /imports/:id', `/imports/${begun.id}`)).state;
+    expect(state).toBe('done');
+    const after = (await server.api('GET', '/vehicles')).body as Array<{ id: string }>;
+    expect(after).not.toEqual(vehicles);
+    expect((await atPractice('GET', '/vehicles')).body).toEqual(after);
+    const mine = await atPractice('GET', '/shop');
+    await atPractice('PATCH', '/shop', { version: mine.body.version, change: { currency: 'CHF' } });
+    expect((await ask('GET /shop', '/shop')).currency).toBe('GBP');
+  });
+
   test('exercises come and are judged; a missed kind comes again when it is due', async () => {
     const { id: learnerId } = await learner('Cem');
     const next = (skill?: string) =>

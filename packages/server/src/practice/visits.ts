@@ -56,7 +56,10 @@ export class Visits {
       const to = Math.min(Number((line.builtTo ?? String(year - 2)).slice(0, 4)), year - 2);
       if (to < from) continue;
       const built = from + (seed % (to - from + 1));
-      const vehicleWords = `${line.make} ${line.model} ${line.kind} ${built}`;
+      const named = `${line.make} ${line.model}`;
+      // An estate called Estate is not named twice.
+      const kind = named.toLowerCase().includes(line.kind.toLowerCase()) ? '' : ` ${line.kind}`;
+      const vehicleWords = `${named}${kind} ${built}`;
       const { trafficSide } = await this.advising.intake();
       const docket = docketFromReading(await this.advising.read(vehicleWords, {}), vehicleWords, trafficSide);
       const known: Docket = {

@@ -8,6 +8,7 @@ import { isDialogOpen } from '../desk/dialogs.ts';
 import { LampGlyph } from '../devices/LampGlyph.tsx';
 import { FindingPicture } from '../drawings/FindingPicture.tsx';
 import { PartDrawing } from '../drawings/PartDrawing.tsx';
+import { Sketch } from './Sketch.tsx';
 import './glossary.css';
 
 const KEY = 'F1';
@@ -61,11 +62,11 @@ const entryMeant = (): GlossaryEntry | null => {
 };
 
 function Drawing({ entry: { drawing } }: { entry: GlossaryEntry }) {
-  if (!drawing) return null;
   return (
     <span className="glossary-drawing">
       {drawing.as === 'part' && <PartDrawing part={drawing.part as never} />}
       {drawing.as === 'look' && <FindingPicture check={drawing.check} result={drawing.result} />}
+      {drawing.as === 'sketch' && <Sketch of={drawing.of} />}
       {drawing.as === 'lamp' && <LampGlyph lit={drawing.lit} />}
     </span>
   );
