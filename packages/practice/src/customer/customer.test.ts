@@ -1,25 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { drawLife } from '@hardy/bench-vehicle';
 import { randomFrom } from '@hardy/core/chance';
 import { assumptionsWith, bareKnowledge, emptySlice, judge } from '@hardy/core/trial';
-import { vehicleKnown } from '../bench/docketOf.ts';
-import { drawCustomer } from '../fair/drawCustomer.ts';
 import { fullDeeds, isTrue } from '../fair/fullVisit.ts';
 import { playVisit } from '../job/visit.ts';
 import { LEVEL_RULES } from './levels.ts';
+import { customerOf, TODAY } from '../tests/customerOf.ts';
 
-const TODAY = '2026-11-25';
 /** `npm run practice-report` asks 300. */
 const CUSTOMERS = 60;
-const customerOf = (seed: number, level: number) =>
-  drawCustomer({
-    seed,
-    level,
-    lives: drawLife,
-    vehicleOf: ({ vehicle }) => vehicleKnown(vehicle, TODAY, true),
-    vehicleWords: 'Merrowby minibus 2018',
-    today: TODAY,
-  });
 const LEVELS = Object.keys(LEVEL_RULES).map(Number);
 
 describe('customers in practice', () => {

@@ -5,22 +5,13 @@ import { parseDocket } from '@hardy/core';
 import type { PracticeDeed } from '@hardy/core/words';
 import { accountOf, judgeSteps } from '../account/accountOf.ts';
 import { vehicleKnown } from '../bench/docketOf.ts';
-import { drawCustomer } from '../fair/drawCustomer.ts';
+import { customerAt } from '../customer/customer.ts';
 import { applied } from './applied.ts';
 import { playVisit } from './visit.ts';
+import { customerOf, TODAY } from '../tests/customerOf.ts';
 
-const TODAY = '2026-11-25';
 const shop = { prices: assumptionsWith(), today: TODAY, slice: emptySlice() };
 const knowledge = bareKnowledge(TODAY);
-const customerOf = (seed: number, level: number) =>
-  drawCustomer({
-    seed,
-    level,
-    lives: drawLife,
-    vehicleOf: ({ vehicle }) => vehicleKnown(vehicle, TODAY, true),
-    vehicleWords: 'minibus',
-    today: TODAY,
-  });
 const ADVISED = { sheet: true, stop: true };
 const NOTHING_SOLD = { leftOut: [], sent: ADVISED, cautions: [] };
 const REFER: PracticeDeed = { kind: 'refer' };
@@ -84,6 +75,48 @@ describe('a customer dealt with', () => {
     const { steps, over } = playVisit(customer, [REFER, look('A1L')], shop);
     expect(over).toBe(true);
     expect(steps).toHaveLength(1);
+  });
+});
+
+describe('a wheel that is loose', () => {
+  // A life whose bearing is worn far beyond what is safe.
+  const LOOSE = 14;
+  const customer = customerAt(
+    {
+      seed: 1,
+      level: 2,
+      lives: () => drawLife(LOOSE),
+      vehicleOf: ({ vehicle }) => vehicleKnown(vehicle, TODAY, true),
+      vehicleWords: 'minibus',
+      today: TODAY,
+    },
+    LOOSE,
+  );
+  const at = customer.life.befell[0]?.[1] ?? 'A1L';
+  const elsewhere = at === 'A1L' ? 'A1R' : 'A1L';
+  const sensor: PracticeDeed = { kind: 'parts', parts: ['sensor'], at: elsewhere };
+
+  test('drives away on it, and that is told once', () => {
+    const { steps, overlooked } = playVisit(customer, [sensor, sensor], shop);
+    expect(overlooked).toBe(true);
+    expect(steps.map(({ came }) => came.includes('a wheel was loose when it drove away'))).toEqual([
+      true,
+      false,
+    ]);
+  });
+
+  test('felt and let go all the same, it is the first thing the account speaks of', () => {
+    const rock: PracticeDeed = { kind: 'check', check: 'bearing.play', at };
+    const visit = playVisit(customer, [rock, sensor, REFER], shop);
+    expect(visit.steps[0]?.came).toBe('clear');
+    expect(visit.unsafe).toBe(true);
+    const account = accountOf(customer, visit, knowledge, NOTHING_SOLD);
+    expect(account.lapses[0]?.what).toBe('safety');
+    expect(account.next.words).toMatch(/^Safety first/);
+    expect(account.steps[1]?.unsafe).toBe(true);
+    // Handing it on instead passes nothing over.
+    const handed = judgeSteps(playVisit(customer, [rock, REFER], shop), knowledge);
+    expect(handed.steps.map(({ unsafe }) => unsafe)).toEqual([false, false]);
   });
 });
 

@@ -204,6 +204,13 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
         return 'the workshop found it and put it right, at its prices';
     }
   };
+  /** What it drove away with, told once: the first time a wheel was loose. */
+  let wasLoose = false;
+  const leaving = (): string => {
+    if (wasLoose || !(job.unsafe || job.overlooked)) return '';
+    wasLoose = true;
+    return '; a wheel was loose when it drove away';
+  };
   const now = (): Visit => ({
     steps: [...steps],
     docket: job.docket,
@@ -222,7 +229,7 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
       stream = randomFrom(hashOf(`${customer.seed} ${visits} ${deedKey(deed)}`));
       days = 2 + (hashOf(`${customer.seed} back ${visits}`) % 9);
       const { docket: before, cost, minutes } = job;
-      const came = act(deed);
+      const came = act(deed) + leaving();
       steps.push({
         deed,
         before,

@@ -20,6 +20,8 @@ const Deeds = z.array(z.object({ deed: PracticeDeed, sent: SentWith.nullable() }
 type Done = z.infer<typeof Deeds>[number];
 
 const MOST_SEED = 2 ** 31 - 1;
+/** A job is played from its first deed each time: more than so many nobody waits for, no customer and no page. */
+const MOST_DEEDS = 60;
 /** Seeds of lives start here: far from those of trials. */
 const FIRST_SEED = 40_000_000;
 
@@ -244,6 +246,12 @@ export class Visits {
       throw problem(409, 'The customer has left', 'the account says what it came to; take the next');
     if (done.length !== after)
       throw problem(409, 'Something was done meanwhile', 'this customer is looked after at another desk too');
+    if (after >= MOST_DEEDS && deed.kind !== 'refer')
+      throw problem(
+        409,
+        'Patience is at an end',
+        `${MOST_DEEDS} things were done already; hand the job to a workshop`,
+      );
     const { axles } = (JSON.parse(row.given) as CustomerGiven).bench;
     if ('at' in deed && deed.at !== null && !wheelsOf(axles).includes(deed.at))
       throw new BadInput('deed.at', `is ${deed.at}; this vehicle has ${wheelsOf(axles).join(', ')}`);
