@@ -16,7 +16,7 @@ import {
   deedKey,
   drawCustomer,
   fullDocket,
-  isSpentAfter,
+  timesAmong,
   isTrue,
   judgeSteps,
   vehicleKnown,
@@ -63,15 +63,19 @@ const WORDS: Readonly<Record<Player, string>> = {
   'bench-card': 'the bench card',
 };
 
-const customerOf = (seed: number): Customer =>
-  drawCustomer({
+const customerOf = (seed: number): Customer => {
+  const customer = drawCustomer({
     seed: 60_000 + seed * 13,
     level: 1 + (seed % LEVELS),
     lives: drawLife,
     vehicleOf: ({ vehicle }) => vehicleKnown(vehicle, TODAY, true),
     vehicleWords: 'minibus',
     today: TODAY,
+    prices,
   });
+  if (!customer) throw new Error(`seed ${seed} has no customer`);
+  return customer;
+};
 
 const nextOf = (
   player: Player,
@@ -88,7 +92,7 @@ const nextOf = (
     const { options, first } = optionsAt(docket, knowledge, {
       depth: PLAN_DEPTH,
       canRead: canReadAt(docket),
-      isSpent: isSpentAfter(deeds),
+      timesDone: timesAmong(deeds),
     });
     const open = options
       .map(({ deed, cost }) => ({ deed: deed as PracticeDeed, cost }))

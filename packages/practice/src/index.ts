@@ -8,7 +8,7 @@ export { customerAt, wheelsOf, type Customer, type CustomerOrder } from './custo
 export { drawCustomer } from './fair/drawCustomer.ts';
 export { LEVEL_RULES } from './customer/levels.ts';
 export { fullDocket, isTrue, truthOf } from './fair/fullVisit.ts';
-export { accountOf, canReadAt, isSpentAfter, judgeSteps } from './account/accountOf.ts';
+export { accountOf, canReadAt, timesAmong, judgeSteps } from './account/accountOf.ts';
 export { orderOf, type CustomerGiven } from './customer/givenCustomer.ts';
 export { applied } from './job/applied.ts';
 export type { Sale } from './account/lapsesOf.ts';
@@ -18,9 +18,9 @@ export {
   aboutRight,
   afterAnswer,
   askedFirst,
-  GOOD_SUCCESS,
+  chanceOf,
+  meanWithin,
   NEWCOMER,
-  successOf,
   tellApart,
   type Rating,
 } from './rating/rating.ts';

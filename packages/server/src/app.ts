@@ -68,7 +68,7 @@ export const createApp = ({
   const advising = new Advising(thinkers, () => orm.em.fork());
   const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
   const desk = new DeviceDesk(devices);
-  const practice = practises ? practiceCounter(store, thinkers, createApp) : null;
+  const practice = practises ? practiceCounter(store, () => advising.epoch(), thinkers, createApp) : null;
   const imports = new ImportDesk(store, {
     before: async () => backups?.make('import'),
     in() {

@@ -9,6 +9,7 @@ import { judgement, type Judgement, type JudgementTable } from './judgement.ts';
 import { LEARNING } from './learning.ts';
 import { MEASURING } from './measuring.ts';
 import { OFFER_COSTS } from './offerCosts.ts';
+import { PRACTICE } from './practice.ts';
 import { PRIORS } from './priors.ts';
 import { SYMPTOM_LIKELIHOODS } from './symptomLikelihoods.ts';
 
@@ -24,6 +25,7 @@ export const DEFAULT_ASSUMPTIONS: JudgementTable = {
   ...MEASURING,
   ...HEARING,
   ...LEARNING,
+  ...PRACTICE,
   ...Object.fromEntries(Object.entries(FAULT_NUMBERS).map(([key, number]) => [key, judgement(...number)])),
 };
 

@@ -167,13 +167,6 @@ export const COSTS: JudgementTable = {
       reader: 4,
     },
   ),
-  'read.minutes': judgement(2, 'min', [0, 60], 'Reading every controller, once the reader is connected.'),
-  'read.tells': judgement(
-    0.75,
-    'probability',
-    [0, 1],
-    'That codes nobody has read yet name the wheel. In practice only: what not reading them first is worth.',
-  ),
   'ask.minutes': judgement(2, 'min', [0, 60], 'Asking how it is built, or looking it up.'),
   'check.setup-lost': judgement(
     0.4,

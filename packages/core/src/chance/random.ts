@@ -14,6 +14,8 @@ export interface Random {
   chance(p: number): boolean;
   /** One of the items, evenly. */
   pick<T>(items: readonly T[]): T;
+  /** All of them in another order, every order as likely (Fisher and Yates). */
+  shuffled<T>(items: readonly T[]): T[];
 }
 
 /** Neighbouring seeds give neighbouring first numbers: mix the bits and let the start run off. */
@@ -42,5 +44,13 @@ export const randomFrom = (seed: number): Random => {
     normal: () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
     chance: (p) => next() < p,
     pick: <T>(items: readonly T[]) => items[Math.floor(next() * items.length)] as T,
+    shuffled: <T>(items: readonly T[]) => {
+      const out = [...items];
+      for (let i = out.length - 1; i > 0; i--) {
+        const j = Math.floor(next() * (i + 1));
+        [out[i], out[j]] = [out[j] as T, out[i] as T];
+      }
+      return out;
+    },
   };
 };

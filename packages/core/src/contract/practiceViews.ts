@@ -71,6 +71,10 @@ export const LearnerView = z.object({
   skills: z.array(SkillView),
   /** The skill that lags most, with enough answers to say so. */
   weakest: Skill.nullable(),
+  /** Skills with answers enough and an interval high enough to be certified, and what is asked for. */
+  certified: z.array(Skill),
+  certifiesFrom: z.number(),
+  certifiesAt: z.number(),
   visits: z.array(
     z.object({
       id,
@@ -80,7 +84,6 @@ export const LearnerView = z.object({
       over: z.boolean(),
       regret: z.number().nullable(),
       luck: z.number().nullable(),
-      cured: z.boolean().nullable(),
       helped: z.boolean(),
       unsafe: z.boolean(),
     }),

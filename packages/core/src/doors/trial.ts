@@ -1,4 +1,5 @@
 /* What it takes to try the advice on a vehicle that knows nothing of it. */
+export { NORMAL_HALF } from '../chance/intervals.ts';
 export { assumptionsWith, type Assumptions } from '../assumptions/assumptions.ts';
 export type { Architecture } from '../diagnosis/architecture.ts';
 export { assumptionsFor, bareKnowledge, type Knowledge } from '../advice/knowledge.ts';

@@ -25,8 +25,8 @@ export interface Asked {
   readonly depth: number;
   /** Whether codes can be read that nobody has read. */
   readonly canRead: boolean;
-  /** What was done and did not help, and is not done again though it left no trace on the docket. */
-  readonly isSpent: (deed: Deed) => boolean;
+  /** How often a deed was done already on this job: work leaves no trace on the docket. */
+  readonly timesDone: (deed: Deed) => number;
 }
 
 /** Everything one may do as a job stands, by what is known at that moment. */
@@ -46,10 +46,6 @@ interface Reckoned extends Option {
 
 /** Wheel ends that may well be it, and how many of them are looked at. */
 const MOST_ENDS = 4;
-/** A wheel end less likely than this is hardly the one. */
-const HARDLY_IT = 0.5;
-/** Chance that whoever comes with a complaint has something wrong at a wheel, however little they said of it. */
-const COMES_FOR_SOMETHING = 0.85;
 /** Rules of the verdict that go before money. */
 const SAFETY: ReadonlySet<string> = new Set(
   [brakesFirst, whichWheel, unsafeWheel, rockFirst].map(({ name }) => name),
@@ -95,7 +91,7 @@ const shows = ({ plan }: PlannedEnd, check: CheckName): number => {
 export const optionsAt = (
   docket: Docket,
   knowledge: Knowledge,
-  { depth, canRead, isSpent }: Asked,
+  { depth, canRead, timesDone }: Asked,
 ): Options => {
   const judged = judge(docket, knowledge);
   const { d, verdict, rule, main } = judged;
@@ -122,11 +118,12 @@ export const optionsAt = (
         fix.kind === 'part'
           ? { kind: 'parts', parts: [fix.part, ...fix.with], at }
           : { kind: 'work', work: fix.work, at };
-      if (isSpent(deed)) continue;
+      // What was done in vain is spent: work at once, a part once it was exchanged too.
+      if (timesDone(deed) >= (fix.kind === 'part' ? d.a.get('practice.same-part') : 1)) continue;
       options.push({
         // At a wheel that is hardly it failing tells little: then the job is where it was, and a comeback dearer.
         never:
-          end.odd < HARDLY_IT
+          end.odd < d.a.get('practice.hardly-it')
             ? {
                 now: corner.problem.fixes[index]?.outlay ?? 0,
                 then: 1 - cures,
@@ -159,7 +156,8 @@ export const optionsAt = (
     const all = ends.reduce((total, { odd }) => total + odd, 0);
     if (all === 0) return without;
     for (const { each, odd, saves } of ends) {
-      const p = (odd / all) * Math.max(COMES_FOR_SOMETHING, Math.min(1, all)) * chance(each);
+      const p =
+        (odd / all) * Math.max(d.a.get('practice.comes-for-something'), Math.min(1, all)) * chance(each);
       sum += p * Math.min(base - saves, without);
       missed -= p;
     }
@@ -189,13 +187,15 @@ export const optionsAt = (
       deed: { kind: 'ask', at: main.end.wheelEnd },
       cost: without + d.a.get('ask.minutes') * perMinute - knownBuild(main.plan).saves,
     });
-  const first: Deed | null = !SAFETY.has(rule)
+  const safest: Deed | null = !SAFETY.has(rule)
     ? null
     : verdict.action === 'check' && verdict.check
       ? { kind: 'check', check: verdict.check, at: verdict.wheelEnd }
       : verdict.part && verdict.wheelEnd
         ? { kind: 'parts', parts: [verdict.part, ...verdict.with], at: verdict.wheelEnd }
         : null;
+  // A docket keeps that a wheel was felt loose; once its hub was fitted on this job that was of the old bearing.
+  const first = safest?.kind === 'parts' && timesDone(safest) > 0 ? null : safest;
   // Whatever was looked at in vain, the best step is still open: no look costs more than itself and that.
   const value = least();
   return {

@@ -61,7 +61,6 @@ export type Skill = z.infer<typeof Skill>;
 /** What a customer came to, judged by what was known at each moment. Money in the shop's currency. */
 export const Account = z.object({
   steps: z.array(AccountStep),
-  cured: z.boolean(),
   /** What was so, in words. */
   truth: z.array(z.string()),
   cost: z.number(),

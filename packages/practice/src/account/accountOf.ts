@@ -1,5 +1,12 @@
 import { wheelEndInWords, type Account, type AccountStep, type PracticeDeed } from '@hardy/core/words';
-import { optionsAt, ratesFor, type Deed, type Knowledge, type Options } from '@hardy/core/trial';
+import {
+  assumptionsFor,
+  optionsAt,
+  ratesFor,
+  type Deed,
+  type Knowledge,
+  type Options,
+} from '@hardy/core/trial';
 import { CAUSE_SHORT, type Docket } from '@hardy/core/words';
 import type { Customer } from '../customer/customer.ts';
 import { truthOf } from '../fair/fullVisit.ts';
@@ -9,22 +16,16 @@ import { nextToPractise } from './nextToPractise.ts';
 
 /** Steps ahead that each moment is judged by. */
 const ACCOUNT_DEPTH = 3;
-/** A step that costs less than this more than the best is as good: money. */
-const AS_GOOD = 3;
 
 /** Codes nobody has read, of a vehicle they can be read of. */
 export const canReadAt = (docket: Docket): boolean =>
   docket.reader !== 'none' && docket.reader !== 'engine' && docket.codes == null;
 
-/** A new part that did not help may be the wrong one: it is exchanged once. Work is done once. */
-const MOST_TIMES = { parts: 2, work: 1 } as const;
-
-/** What is not done again after these deeds. */
-export const isSpentAfter =
+/** How often each deed was done among these. */
+export const timesAmong =
   (deeds: readonly PracticeDeed[]) =>
-  (deed: Deed): boolean =>
-    (deed.kind === 'parts' || deed.kind === 'work') &&
-    deeds.filter((each) => deedKey(each) === deedKey(deed as PracticeDeed)).length >= MOST_TIMES[deed.kind];
+  (deed: Deed): number =>
+    deeds.filter((each) => deedKey(each) === deedKey(deed as PracticeDeed)).length;
 
 /** The expected cost of what was done, by what was known then. */
 const costOf = (step: VisitStep, now: Options): number => {
@@ -88,7 +89,7 @@ export const judgeSteps = (visit: Visit, knowledge: Knowledge, depth: number = A
     optionsAt(docket, knowledge, {
       depth,
       canRead: canReadAt(docket),
-      isSpent: isSpentAfter(before.map(({ deed }) => deed)),
+      timesDone: timesAmong(before.map(({ deed }) => deed)),
     });
   const moments = visit.steps.map(({ before }, i) => worths(before, visit.steps.slice(0, i)));
   const steps = visit.steps.map((step, i): AccountStep => {
@@ -111,7 +112,10 @@ export const judgeSteps = (visit: Visit, knowledge: Knowledge, depth: number = A
       money: step.money,
       regret,
       luck: step.money + after - now.value - regret,
-      better: best && (unsafe || regret >= AS_GOOD) ? deedInWords(best, step.before.vehicle ?? {}) : null,
+      better:
+        best && (unsafe || regret >= now.judged.d.a.get('practice.as-good'))
+          ? deedInWords(best, step.before.vehicle ?? {})
+          : null,
       unsafe,
     };
   });
@@ -122,11 +126,11 @@ export const judgeSteps = (visit: Visit, knowledge: Knowledge, depth: number = A
 export const accountOf = (customer: Customer, visit: Visit, knowledge: Knowledge, sale: Sale): Account => {
   const { steps, fair } = judgeSteps(visit, knowledge);
   const sum = (of: (step: AccountStep) => number) => steps.reduce((total, step) => total + of(step), 0);
-  const lapses = lapsesOf(customer, visit, steps, sale);
+  const a = assumptionsFor(customer.first, knowledge);
+  const lapses = lapsesOf(customer, visit, steps, sale, a);
   const names = customer.first.vehicle ?? {};
   return {
     steps: [...steps],
-    cured: visit.cured,
     truth: truthOf(customer).map(
       ([cause, end]) =>
         `${CAUSE_SHORT[cause]}${end ? `, ${wheelEndInWords(end, { axles: names.axles, driveline: names.driveline })}` : ''}`,
@@ -136,10 +140,10 @@ export const accountOf = (customer: Customer, visit: Visit, knowledge: Knowledge
     regret: sum(({ regret }) => regret),
     luck: sum(({ luck }) => luck),
     minutes: visit.minutes,
-    hadMinutes: customer.rules.minutes,
+    hadMinutes: customer.minutes,
     budget: customer.budget,
     visits: visit.visits,
     lapses,
-    next: nextToPractise(customer, steps, lapses),
+    next: nextToPractise(customer, steps, lapses, a),
   };
 };

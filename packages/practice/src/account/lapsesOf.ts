@@ -1,4 +1,5 @@
 import type { Account, AccountStep, SentWith } from '@hardy/core/words';
+import type { Assumptions } from '@hardy/core/trial';
 import type { Customer } from '../customer/customer.ts';
 import type { Visit } from '../job/visit.ts';
 
@@ -13,9 +14,6 @@ export interface Sale {
 
 type Lapse = Account['lapses'][number];
 
-/** A look that costs so much more than it can save is one to tell, money. */
-const WASTED_FROM = 5;
-
 /** So many are named. */
 const NAMED = 4;
 const few = (list: readonly string[]): string =>
@@ -25,10 +23,11 @@ const few = (list: readonly string[]): string =>
 
 /** What went wrong beside the money, the gravest first. */
 export const lapsesOf = (
-  { life, rules, manner, budget }: Customer,
+  { life, rules, manner, budget, minutes }: Customer,
   visit: Visit,
   steps: readonly AccountStep[],
   { leftOut, sent, cautions }: Sale,
+  a: Assumptions,
 ): Lapse[] => {
   const lapses: Lapse[] = [];
   const say = (what: Lapse['what'], words: string) => void lapses.push({ what, words });
@@ -53,11 +52,11 @@ export const lapsesOf = (
   if (fits && rules.codes === 'can be read' && !visit.steps.some(({ deed }) => deed.kind === 'read'))
     say('question', 'A reader was on the shelf and the controller was never asked.');
   for (const { deed, regret, words } of steps)
-    if (deed.kind === 'check' && regret >= WASTED_FROM)
+    if (deed.kind === 'check' && regret >= a.get('practice.wasted-from'))
       say('check', `"${words}" could not change enough to be worth its minutes.`);
   if (leftOut.length > 0) say('companion', `Left out, and needed on this job: ${few(leftOut)}.`);
-  if (visit.minutes > rules.minutes)
-    say('time', `It took ${Math.round(visit.minutes)} minutes; the customer had ${rules.minutes}.`);
+  if (visit.minutes > minutes)
+    say('time', `It took ${Math.round(visit.minutes)} minutes; the customer had ${minutes}.`);
   if (visit.cost > budget)
     say(
       'money',

@@ -1,19 +1,18 @@
 import type { Account, AccountStep } from '@hardy/core/words';
+import type { Assumptions } from '@hardy/core/trial';
 import type { Customer } from '../customer/customer.ts';
-
-/** So much regret in one step is what to speak of, money. */
-const SPEAKS_FROM = 10;
 
 /** One thing to practise next: what weighed most in this job, safety before money. */
 export const nextToPractise = (
   { manner }: Customer,
   steps: readonly AccountStep[],
   lapses: Account['lapses'],
+  a: Assumptions,
 ): Account['next'] => {
   const [gravest] = lapses;
   if (gravest?.what === 'safety') return { skill: null, words: `Safety first: ${gravest.words}` };
   const worst = steps.reduce<AccountStep | null>(
-    (most, step) => (step.regret > (most?.regret ?? SPEAKS_FROM) ? step : most),
+    (most, step) => (step.regret > (most?.regret ?? a.get('practice.speaks-from')) ? step : most),
     null,
   );
   if (worst) {

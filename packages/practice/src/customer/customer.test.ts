@@ -44,15 +44,10 @@ describe('customers in practice', () => {
     let reached = 0;
     for (let i = 0; i < CUSTOMERS; i++) {
       const customer = customerOf(5_000 + i * 11, LEVELS[i % LEVELS.length] ?? 1);
-      const random = randomFrom(i);
       const deeds = fullDeeds(customer);
       const changes = (kind: (typeof deeds)[number]) =>
         kind.kind === 'check' && (kind.check === 'clear-and-drive' || kind.check === 'swap');
-      const looks = deeds.filter((deed) => !changes(deed));
-      for (let j = looks.length - 1; j > 0; j--) {
-        const k = random.below(j + 1);
-        [looks[j], looks[k]] = [looks[k] as (typeof looks)[number], looks[j] as (typeof looks)[number]];
-      }
+      const looks = randomFrom(i).shuffled(deeds.filter((deed) => !changes(deed)));
       const { docket } = playVisit(customer, [...looks, ...deeds.filter(changes)], {
         prices: assumptionsWith(),
         today: TODAY,

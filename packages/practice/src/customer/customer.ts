@@ -1,6 +1,7 @@
 import { endsOf, type End, type Life } from '@hardy/bench-vehicle';
 import { randomFrom } from '@hardy/core/chance';
 import type { Docket } from '@hardy/core/words';
+import type { Assumptions } from '@hardy/core/trial';
 import { codesRead, complaintsOf } from '../bench/docketOf.ts';
 import { LEVEL_RULES, type LevelRules } from './levels.ts';
 import { tell, type Manner, type Told } from './manner.ts';
@@ -16,6 +17,8 @@ export interface CustomerOrder {
   /** How they name it. */
   readonly vehicleWords: string;
   readonly today: string;
+  /** What a customer of a level has, among the shop's numbers. */
+  readonly prices: Assumptions;
 }
 
 /** A customer: the vehicle outside, what they say, what they know, and what they have. */
@@ -24,8 +27,9 @@ export interface Customer {
   readonly level: number;
   readonly rules: LevelRules;
   readonly manner: Manner;
-  /** What they would spend at most, money. */
+  /** What they would spend at most, money, and the minutes they have. */
   readonly budget: number;
+  readonly minutes: number;
   /** The seed of the life that was found. */
   readonly lifeSeed: number;
   readonly life: Life;
@@ -33,10 +37,6 @@ export interface Customer {
   /** What is known when they have said it. */
   readonly first: Docket;
 }
-
-/** Customers spend so much more than nothing, at least and at most, money. */
-const LEAST_BUDGET = 200;
-const MOST_BUDGET = 700;
 
 const rulesOf = (level: number): LevelRules => {
   const rules = LEVEL_RULES[level];
@@ -46,24 +46,23 @@ const rulesOf = (level: number): LevelRules => {
 
 /** The customer an order and the seed of a life make, fair or not. */
 export const customerAt = (order: CustomerOrder, lifeSeed: number): Customer => {
-  const { seed, level } = order;
+  const { seed, level, prices } = order;
+  const minutes = prices.get(`practice.minutes.level-${level}`);
   const rules = rulesOf(level);
   const life = order.lives(lifeSeed);
   const character = randomFrom(seed * 31 + level);
   const manner = character.pick(rules.manners);
-  const budget = 10 * Math.round(character.between(LEAST_BUDGET, MOST_BUDGET) / 10);
+  const budget =
+    10 *
+    Math.round(
+      character.between(prices.get('practice.budget-least'), prices.get('practice.budget-most')) / 10,
+    );
   const random = randomFrom(seed * 131 + level);
   const { vehicle } = life;
   const codes = rules.codes === 'brought' ? codesRead(vehicle, random) : [];
   const trouble = vehicle.memory.troubles.find(({ of }) => (endsOf(vehicle.build) as string[]).includes(of));
   const sore = life.befell.find(([, end]) => end !== null)?.[1] ?? (trouble?.of as End | undefined) ?? null;
-  const told = tell(
-    manner,
-    vehicle,
-    sore,
-    { vehicleWords: order.vehicleWords, codes, minutes: rules.minutes },
-    random,
-  );
+  const told = tell(manner, vehicle, sore, { vehicleWords: order.vehicleWords, codes, minutes }, random);
   const first: Docket = {
     format: 'hardy-spoke/docket',
     version: 1,
@@ -74,7 +73,7 @@ export const customerAt = (order: CustomerOrder, lifeSeed: number): Customer => 
     ...(told.named && told.corner ? { wheelEnd: told.corner } : {}),
     ...(manner === 'has bought one' ? { wants: ['parts-bought'] } : {}),
   };
-  return { seed, level, rules, manner, budget, lifeSeed, life, told, first };
+  return { seed, level, rules, manner, budget, minutes, lifeSeed, life, told, first };
 };
 
 /** What is complained of once one asks what exactly lights up and when. */

@@ -1,6 +1,7 @@
 import type { Life } from '@hardy/bench-vehicle';
 import type { BenchVehicleOrder } from '@hardy/core/bench';
 import type { Docket } from '@hardy/core/words';
+import { assumptionsWith } from '@hardy/core/trial';
 import { searchLifeOf } from '../bench/lifeOfOrder.ts';
 import type { CustomerOrder } from './customer.ts';
 
@@ -14,6 +15,8 @@ export interface CustomerGiven {
   readonly vehicle: NonNullable<Docket['vehicle']>;
   readonly vehicleWords: string;
   readonly today: string;
+  /** The shop's numbers as they stood when the customer walked in. */
+  readonly overrides: Readonly<Record<string, number>>;
 }
 
 /** The first life a seed finds for a vehicle. */
@@ -32,11 +35,13 @@ export const orderOf = ({
   vehicle,
   vehicleWords,
   today,
+  overrides,
 }: CustomerGiven): CustomerOrder => ({
   seed,
   level,
   today,
   vehicleWords,
+  prices: assumptionsWith(overrides),
   vehicleOf: () => vehicle,
   lives: (life) => lifeOf(bench, life),
 });

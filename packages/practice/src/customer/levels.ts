@@ -7,8 +7,6 @@ export interface LevelRules {
   readonly manners: readonly Manner[];
   /** Codes come with the customer; or they can be read here; or nothing reaches the controller. */
   readonly codes: 'brought' | 'can be read' | 'no reader';
-  /** Minutes the customer has. */
-  readonly minutes: number;
   readonly fits: (life: Life) => boolean;
 }
 
@@ -26,35 +24,30 @@ export const LEVEL_RULES: Readonly<Record<number, LevelRules>> = {
     name: 'codes on a plate',
     manners: ['plain'],
     codes: 'brought',
-    minutes: 120,
     fits: (life) => one(life) && !passing(life) && !seized(life),
   },
   2: {
     name: 'one fault, a reader on the shelf',
     manners: ['plain', 'vague'],
     codes: 'can be read',
-    minutes: 100,
     fits: (life) => one(life) && !passing(life),
   },
   3: {
     name: 'words that mislead',
     manners: ['wrong corner', 'mirrored', 'sure of the part', 'has bought one'],
     codes: 'can be read',
-    minutes: 90,
     fits: (life) => one(life) && !passing(life) && life.befell[0]?.[1] != null,
   },
   4: {
     name: 'two faults, or none',
     manners: ['plain', 'vague', 'mirrored'],
     codes: 'can be read',
-    minutes: 100,
     fits: (life) => life.befell.length > 1 || passing(life),
   },
   5: {
     name: 'no reader, rusted in, in a hurry',
     manners: ['in a hurry', 'wrong corner', 'mirrored', 'has bought one'],
     codes: 'no reader',
-    minutes: 60,
     fits: (life) => life.befell.length > 1 || seized(life),
   },
 };

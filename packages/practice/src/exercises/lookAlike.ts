@@ -27,11 +27,7 @@ export const lookAlike: SkillExercises = {
     const random: Random = randomFrom(seed);
     const differing = { 'three differ': 3, 'two differ': 2, neither: 2 }[variant] ?? 1;
     const share = variant === 'one differs a little' ? 0.45 : 1;
-    const order = MEASURES.map((_, i) => i);
-    for (let i = order.length - 1; i > 0; i--) {
-      const j = random.below(i + 1);
-      [order[i], order[j]] = [order[j] as number, order[i] as number];
-    }
+    const order = random.shuffled(MEASURES.map((_, i) => i));
     const differs = new Set(order.slice(0, differing));
     const isFirst = random.chance(0.5);
     const rows = MEASURES.map(([name, unit, from, to, apart, error], i) => {

@@ -36,16 +36,8 @@ const wheelCode = (random: Random): Line => {
   const [byte, words] = random.pick(FAILED);
   return ['ABS', `${cornerCode(end)}-${byte}`, `${name} wheel speed sensor, ${words}`];
 };
-const shuffled = <T>(list: readonly T[], random: Random): T[] => {
-  const out = [...list];
-  for (let i = out.length - 1; i > 0; i--) {
-    const j = random.below(i + 1);
-    [out[i], out[j]] = [out[j] as T, out[i] as T];
-  }
-  return out;
-};
 const someOf = (list: readonly Line[], n: number, random: Random): Line[] =>
-  shuffled(list, random).slice(0, n);
+  random.shuffled(list).slice(0, n);
 
 /** Which of several codes is where it began. */
 export const root: SkillExercises = {
@@ -90,7 +82,7 @@ export const root: SkillExercises = {
       ],
     };
     const [lines, answer, why] = given[variant] ?? [[], null, ''];
-    const shown = shuffled(lines, random);
+    const shown = random.shuffled(lines);
     const key = ([controller, code]: Line) => `${controller} ${code}`;
     return {
       prompt: 'Read from one vehicle. Where did it begin?',

@@ -112,7 +112,7 @@ export class BenchJob {
     return this.ends.filter((end) => this.#vehicle.corners[end].bearing.playMm > DANGEROUS_MM);
   }
   /** The vehicle leaves on its own wheels: whatever it leaves with is counted now, not when the job is over. */
-  letGo(): void {
+  #letGo(): void {
     const loose = this.#loose;
     this.unsafe ||= loose.some((end) => this.#felt(end));
     this.overlooked ||= loose.some((end) => !this.#felt(end));
@@ -236,7 +236,7 @@ export class BenchJob {
     this.cost += this.#partsCost(exist, at);
     const snapped = this.#snap(exist, at);
     for (const part of exist) if (part !== 'sender') fitPart(this.#vehicle, at, part, random);
-    this.letGo();
+    this.#letGo();
     if (this.#isCured(this.#vehicle)) return { cured: true, snapped };
     this.wrongParts += parts.length;
     this.#failed(parts.map((part) => ({ event: RENEWED[part], wheelEnd: at, daysAgo: 0, cured: 'no' })));
@@ -247,7 +247,7 @@ export class BenchJob {
     this.tried.add(`work:${work}`);
     this.cost += this.#workCost(work);
     doWork(this.#vehicle, at, work, this.#given.random);
-    this.letGo();
+    this.#letGo();
     if (this.#isCured(this.#vehicle)) return { cured: true, snapped: null };
     this.#failed([]);
     return { cured: false, snapped: null };

@@ -89,6 +89,7 @@ describe('a wheel that is loose', () => {
       vehicleOf: ({ vehicle }) => vehicleKnown(vehicle, TODAY, true),
       vehicleWords: 'minibus',
       today: TODAY,
+      prices: shop.prices,
     },
     LOOSE,
   );
@@ -114,6 +115,10 @@ describe('a wheel that is loose', () => {
     expect(account.lapses[0]?.what).toBe('safety');
     expect(account.next.words).toMatch(/^Safety first/);
     expect(account.steps[1]?.unsafe).toBe(true);
+    // Who fits its hub first has done what safety asks for: nothing after it is called unsafe.
+    const hub: PracticeDeed = { kind: 'parts', parts: ['hub-assembly'], at };
+    const mended = judgeSteps(playVisit(customer, [rock, hub, look(at), REFER], shop), knowledge);
+    expect(mended.steps.every(({ unsafe }) => !unsafe)).toBe(true);
     // Handing it on instead passes nothing over.
     const handed = judgeSteps(playVisit(customer, [rock, REFER], shop), knowledge);
     expect(handed.steps.map(({ unsafe }) => unsafe)).toEqual([false, false]);
@@ -143,7 +148,7 @@ describe('the account', () => {
     const options = optionsAt(customer.first, knowledge, {
       depth: 3,
       canRead: true,
-      isSpent: () => false,
+      timesDone: () => 0,
     });
     const best = [...options.options].sort((x, y) => x.cost - y.cost)[0]?.deed as PracticeDeed;
     const good = judgeSteps(playVisit(customer, [best], shop), knowledge).steps[0];

@@ -36,7 +36,6 @@ export interface Visit {
   readonly minutes: number;
   readonly visits: number;
   readonly over: boolean;
-  readonly cured: boolean;
   readonly unsafe: boolean;
   readonly overlooked: boolean;
 }
@@ -119,11 +118,9 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
       return stream;
     },
   });
-  let visits = 1;
   /** Days until they are back, if they come back from this visit. */
   let days = 0;
   let over = false;
-  let cured = false;
   const steps: VisitStep[] = [];
   const answer = (about: 'lamps' | 'corner' | 'history' | 'noise'): string => {
     job.take(prices.get('ask.minutes'));
@@ -167,8 +164,6 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
   };
   const fitted = (what: { cured: boolean; snapped: boolean | null }): string => {
     over = what.cured;
-    cured = what.cured;
-    if (!what.cured) visits++;
     return [
       ...(what.snapped ? ['the old sensor snapped and had to be drilled out'] : []),
       what.cured ? 'driven, and used for weeks: it stays away' : `back in ${days} days: the lamp is on again`,
@@ -200,7 +195,6 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
       case 'refer':
         job.refer();
         over = true;
-        cured = true;
         return 'the workshop found it and put it right, at its prices';
     }
   };
@@ -218,7 +212,6 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
     minutes: job.minutes,
     visits: job.visits,
     over,
-    cured,
     unsafe: job.unsafe,
     overlooked: job.overlooked,
   });
@@ -226,8 +219,8 @@ export const beginVisit = (customer: Customer, shop: Shop): OpenVisit => {
     now,
     do(deed) {
       if (over) return now();
-      stream = randomFrom(hashOf(`${customer.seed} ${visits} ${deedKey(deed)}`));
-      days = 2 + (hashOf(`${customer.seed} back ${visits}`) % 9);
+      stream = randomFrom(hashOf(`${customer.seed} ${job.visits} ${deedKey(deed)}`));
+      days = 2 + (hashOf(`${customer.seed} back ${job.visits}`) % 9);
       const { docket: before, cost, minutes } = job;
       const came = act(deed) + leaving();
       steps.push({

@@ -1,15 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { randomFrom } from '@hardy/core/chance';
+import { assumptionsWith } from '@hardy/core/trial';
 import {
   aboutRight,
   afterAnswer,
   askedFirst,
-  GOOD_SUCCESS,
   NEWCOMER,
   successOf,
   tellApart,
   type Rating,
 } from './rating.ts';
+
+const GOOD_SUCCESS = assumptionsWith().get('practice.success');
 
 const correlation = (x: readonly number[], y: readonly number[]): number => {
   const mean = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
@@ -38,6 +40,7 @@ const world = (seed: number, people: number, answers: number) => {
           person.at,
           questions.map(({ at }, q) => ({ variant: String(q), at })),
           random.next(),
+          GOOD_SUCCESS,
         ),
       );
       const isRight = random.chance(successOf(ability, hard[chosen] as number));
@@ -121,7 +124,7 @@ describe('two scores', () => {
       const one = base.map((b) => b + 20 * random.normal());
       const other = base.map((b) => b + 5 + 20 * random.normal());
       const { difference, give } = tellApart(other, one);
-      if (Math.abs(difference - 5) <= give) held++;
+      if (give !== null && Math.abs(difference - 5) <= give) held++;
     }
     expect(held / 1000).toBeGreaterThan(0.86);
     expect(held / 1000).toBeLessThan(0.93);

@@ -1,3 +1,5 @@
+import { NORMAL_HALF } from '@hardy/core/trial';
+
 /*
  * How able somebody is and how hard a kind of question is, on one scale (logits): the chance of a right answer is
  * 1 / (1 + exp(difficulty - ability)). Both move with every answer, the less the more is known of them (Elo 1978, with steps
@@ -16,9 +18,6 @@ export const NEWCOMER: Rating = { at: 0, variance: 1 };
 export const askedFirst = (at: number): Rating => ({ at, variance: 0.5 });
 /** People learn, and forget: their rating never gets surer than this. */
 const SUREST = 0.02;
-/** The share of right answers that keeps people learning. */
-export const GOOD_SUCCESS = 0.75;
-
 /** Chance of a right answer. */
 export const successOf = (ability: number, difficulty: number): number =>
   1 / (1 + Math.exp(difficulty - ability));
@@ -48,42 +47,51 @@ export const aboutRight = (
   ability: number,
   questions: ReadonlyArray<{ readonly variant: string; readonly at: number }>,
   chance: number,
+  /** The share of right answers that keeps people learning. */
+  success: number,
 ): string => {
-  const wanted = ability - Math.log(GOOD_SUCCESS / (1 - GOOD_SUCCESS));
+  const wanted = ability - Math.log(success / (1 - success));
   const far = questions.map(({ variant, at }) => ({ variant, off: Math.abs(at - wanted) }));
   const least = Math.min(...far.map(({ off }) => off));
   const near = far.filter(({ off }) => off <= least + ABOUT);
   return (near[Math.floor(chance * near.length)] ?? near[0])?.variant ?? '';
 };
 
-/** How sure the difference of two scores is: rounds of `n` customers with a spread of money each. */
+/** Chance of a right answer to a question of middling difficulty, with the middle ninety in a hundred of it. */
+export const chanceOf = ({ at, variance }: Rating): { chance: number; low: number; high: number } => {
+  const spread = NORMAL_HALF * Math.sqrt(variance);
+  return { chance: successOf(at, 0), low: successOf(at - spread, 0), high: successOf(at + spread, 0) };
+};
+
+/** A mean with half of its interval of ninety in a hundred; null where one value alone tells no spread. */
+export const meanWithin = (values: readonly number[]): { mean: number; give: number | null } => {
+  const n = values.length;
+  const mean = values.reduce((sum, each) => sum + each, 0) / Math.max(1, n);
+  const variance = values.reduce((sum, each) => sum + (each - mean) ** 2, 0) / Math.max(1, n - 1);
+  return { mean, give: n < 2 ? null : NORMAL_HALF * Math.sqrt(variance / n) };
+};
+
+/** How sure the difference of two scores is. */
 export interface Apart {
   readonly difference: number;
-  /** Half of the 90 % interval of it. */
-  readonly give: number;
+  /** Half of its interval of ninety in a hundred; null where one customer alone tells no spread. */
+  readonly give: number | null;
   readonly isSure: boolean;
   /** Customers each would need for a difference of this size to be told from chance; null where there is none. */
   readonly needed: number | null;
 }
 
-const Z90 = 1.645;
-const mean = (x: readonly number[]): number => x.reduce((sum, each) => sum + each, 0) / Math.max(1, x.length);
-const varianceOf = (x: readonly number[]): number => {
-  const m = mean(x);
-  return x.length < 2 ? 0 : x.reduce((sum, each) => sum + (each - m) ** 2, 0) / (x.length - 1);
-};
-
 /** Two rounds of the same customers compared, customer by customer: what they share falls out of the difference. */
 export const tellApart = (one: readonly number[], other: readonly number[]): Apart => {
   const n = Math.min(one.length, other.length);
-  const differences = Array.from({ length: n }, (_, i) => (one[i] as number) - (other[i] as number));
-  const difference = mean(differences);
-  const spread = varianceOf(differences);
-  const give = n < 2 ? Infinity : Z90 * Math.sqrt(spread / n);
+  const { mean: difference, give } = meanWithin(
+    Array.from({ length: n }, (_, i) => (one[i] as number) - (other[i] as number)),
+  );
   return {
     difference,
     give,
-    isSure: n > 1 && Math.abs(difference) > give,
-    needed: n < 2 || difference === 0 ? null : Math.max(2, Math.ceil((Z90 ** 2 * spread) / difference ** 2)),
+    isSure: give !== null && Math.abs(difference) > give,
+    needed:
+      give === null || difference === 0 ? null : Math.max(2, Math.ceil((n * give ** 2) / difference ** 2)),
   };
 };

@@ -94,6 +94,41 @@ describe('practice on a database of its own', () => {
     expect((await server.api('POST', '/practice/visits', nobody)).status).toBe(404);
   });
 
+  test('two hands at once: what is done is done once, and one customer of a round walks in', async () => {
+    const { id: learnerId } = await learner('Dora');
+    const round = await ask('POST /practice/rounds', '/practice/rounds', {
+      name: 'race',
+      level: 1,
+      customers: 3,
+    });
+    const came = await Promise.all([1, 2, 3].map(() => walkIn(learnerId, 1, round.id)));
+    expect(new Set(came.map(({ id }) => id)).size).toBe(1);
+    const [visit] = came;
+    const id = visit?.id ?? '';
+    const docket = await atPractice('POST', '/dockets', { words: visit?.words });
+    await ask('POST /practice/visits/:id/docket', `/practice/visits/${id}/docket`, {
+      docketId: String(docket.body.id),
+    });
+    const deed = { kind: 'check', check: 'visual.connector', at: 'A1L' };
+    const sent = await Promise.all(
+      [1, 2, 3].map(() => server.api('POST', `/practice/visits/${id}/deeds`, { after: 0, deed })),
+    );
+    expect(sent.map(({ status }) => status)).toEqual([200, 200, 200]);
+    const now = await ask('GET /practice/visits/:id', `/practice/visits/${id}`);
+    expect(now.steps).toHaveLength(1);
+    const { body } = await atPractice('GET', `/dockets/${String(docket.body.id)}`);
+    expect((body.docket as { checks: unknown[] }).checks).toHaveLength(1);
+    const question = await ask('POST /practice/exercises', '/practice/exercises', {
+      learnerId,
+      skill: 'root',
+    });
+    const { skill, variant, seed } = question;
+    const answer = { learnerId, skill, variant, seed, answer: '', ms: 10 };
+    await Promise.all([1, 2, 3].map(() => ask('POST /practice/answers', '/practice/answers', answer)));
+    const view = await ask('GET /practice/learners/:id', `/practice/learners/${learnerId}`);
+    expect(view.skills.find((each) => each.skill === 'root')?.answers).toBe(1);
+  });
+
   test('a round is the same customers for all, and is taken up where it was left', async () => {
     const [ada, ben] = [await learner('Ada'), await learner('Ben')];
     const round = await ask('POST /practice/rounds', '/practice/rounds', {

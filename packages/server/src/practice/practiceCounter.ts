@@ -22,11 +22,12 @@ export interface PracticeCounter {
  */
 export const practiceCounter = (
   shop: Store,
+  epoch: () => number,
   thinkers: Thinkers,
   serve: (serving: Serving) => Served,
 ): PracticeCounter => {
   let open: Promise<{ served: Served; desk: PracticeDesk }> | null = null;
-  const space = new PracticeSpace(shop, thinkers, () => {
+  const space = new PracticeSpace(shop, epoch, () => {
     void open?.then(({ desk, served }) => {
       desk.advising.forget();
       served.forget();

@@ -1,7 +1,6 @@
 import { constants } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { basename } from 'node:path';
-import type { Thinkers } from '../advising/thinkers.ts';
 import { newCatalogueFile } from '../store/cataloguePointer.ts';
 import { SettingRow } from '../store/entities.ts';
 import { openStore, type Store } from '../store/openStore.ts';
@@ -17,21 +16,30 @@ const COPY_OF = 'practice-catalogue-of';
 export class PracticeSpace {
   #open: Promise<Store> | null = null;
   #following: Promise<void> = Promise.resolve();
+  #followed = -1;
 
   constructor(
     private readonly shop: Store,
-    readonly thinkers: Thinkers,
-    /** Told when its catalogue or its settings became others. */
+    /** Counts up whenever the shop's catalogue or settings changed. */
+    private readonly epoch: () => number,
+    /** Told when its own became others. */
     private readonly changed: () => void,
   ) {}
 
-  /** The practice database; the catalogue and settings are brought up to those of the shop, one after the other. */
+  /** The practice database. Where the shop's catalogue or settings changed, its own are brought up to them first. */
   async store(): Promise<Store> {
     this.#open ??= openStore(`${this.shop.file}.practice`);
     // What could not be opened is tried anew when it is next asked for.
     this.#open.catch(() => (this.#open = null));
     const store = await this.#open;
-    this.#following = this.#following.catch(() => undefined).then(() => this.#follow(store));
+    this.#following = this.#following
+      .catch(() => undefined)
+      .then(async () => {
+        const epoch = this.epoch();
+        if (epoch === this.#followed) return;
+        await this.#follow(store);
+        this.#followed = epoch;
+      });
     await this.#following;
     return store;
   }

@@ -6,7 +6,6 @@ import {
   drawExercise,
   orderOf,
   playVisit,
-  wheelsOf,
   type Customer,
   type CustomerGiven,
   type Exercise,
@@ -26,24 +25,21 @@ export interface JobGiven {
   readonly knowledge: Knowledge;
 }
 
-/** Looks for a customer that fits the level and can be found out. */
-export const findCustomerTask = ({ given }: { given: CustomerGiven }): { life: number; words: string } => {
-  const { lifeSeed, told } = drawCustomer(orderOf(given));
-  return { life: lifeSeed, words: told.words };
+/** Looks for a customer that fits the level and can be found out; null where this vehicle has none. */
+export const findCustomerTask = ({
+  given,
+}: {
+  given: CustomerGiven;
+}): { life: number; words: string } | null => {
+  const customer = drawCustomer(orderOf(given));
+  return customer && { life: customer.lifeSeed, words: customer.told.words };
 };
 
 /** A job as far as it went, as a page may know it: nothing of the truth. */
-export interface JobSeen {
-  readonly steps: Visit['steps'];
+export interface JobSeen extends Pick<Visit, 'steps' | 'minutes' | 'cost' | 'over'> {
   readonly docket: Docket;
-  readonly first: Docket;
-  readonly minutes: number;
-  readonly cost: number;
-  readonly over: boolean;
   readonly budget: number;
   readonly hadMinutes: number;
-  readonly canRead: boolean;
-  readonly ends: readonly string[];
 }
 
 const played = ({ given, life, deeds, knowledge }: JobGiven): { customer: Customer; visit: Visit } => {
@@ -59,18 +55,7 @@ const played = ({ given, life, deeds, knowledge }: JobGiven): { customer: Custom
 export const playJobTask = (job: JobGiven): JobSeen => {
   const { customer, visit } = played(job);
   const { steps, docket, minutes, cost, over } = visit;
-  return {
-    steps,
-    docket,
-    first: customer.first,
-    minutes,
-    cost,
-    over,
-    budget: customer.budget,
-    hadMinutes: customer.rules.minutes,
-    canRead: customer.rules.codes !== 'no reader',
-    ends: wheelsOf(customer),
-  };
+  return { steps, docket, minutes, cost, over, budget: customer.budget, hadMinutes: customer.minutes };
 };
 
 export const accountTask = ({ sale, ...job }: JobGiven & { sale: Sale }): Account => {

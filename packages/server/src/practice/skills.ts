@@ -5,18 +5,19 @@ import {
   aboutRight,
   afterAnswer,
   askedFirst,
+  chanceOf,
   isRight,
   NEWCOMER,
-  successOf,
   variantsOf,
   type Rating,
 } from '@hardy/practice';
-import { BadInput } from '@hardy/core';
+import { assumptionsWith, BadInput } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomInt } from 'node:crypto';
 import { createEmptyCard, fsrs, Rating as Grade, type Card } from 'ts-fsrs';
 import type { Thinkers } from '../advising/thinkers.ts';
 import { notFound } from '../problem.ts';
+import { shopSettings } from '../store/shopStore.ts';
 import {
   LearnerRow,
   PracticeAnswerRow,
@@ -25,13 +26,7 @@ import {
   PracticeVisitRow,
 } from '../store/entities.ts';
 
-/** Seen in so many of a row, a missed kind of question is not asked again at once. */
 const MOST_SEED = 2 ** 31 - 1;
-/** An answer that took longer was hard, though right, milliseconds. */
-const SLOW_MS = 30_000;
-/** With fewer answers nobody is told that a skill is weak. */
-const SAYS_FROM = 8;
-const Z90 = 1.645;
 
 const schedule = fsrs({ enable_fuzz: false });
 const revived = (text: string): Card => {
@@ -54,11 +49,6 @@ const ratingOf = ({ ability, variance }: { ability: unknown; variance: unknown }
   at: Number(ability),
   variance: Number(variance),
 });
-const asChance = ({ at, variance }: Rating) => {
-  const spread = Z90 * Math.sqrt(variance);
-  return { chance: successOf(at, 0), low: successOf(at - spread, 0), high: successOf(at + spread, 0) };
-};
-
 /** Exercises: which comes next, what an answer teaches about the learner and about the question. */
 export class Skills {
   constructor(
@@ -66,16 +56,20 @@ export class Skills {
     private readonly thinkers: Thinkers,
   ) {}
 
-  async #ability(learnerId: string, skill: Skill): Promise<Rating> {
-    const [last] = await this.em.find(
+  /** The shop's numbers. */
+  async #numbers() {
+    return assumptionsWith((await shopSettings(this.em)).overrides);
+  }
+  async #ability(em: EntityManager, learnerId: string, skill: Skill): Promise<Rating> {
+    const [last] = await em.find(
       PracticeAnswerRow,
       { learnerId, skill },
       { orderBy: { id: 'desc' }, limit: 1 },
     );
     return last ? ratingOf(last) : NEWCOMER;
   }
-  async #hardness(skill: Skill): Promise<Map<string, Rating>> {
-    const known = await this.em.find(PracticeQuestionRow, { skill });
+  async #hardness(em: EntityManager, skill: Skill): Promise<Map<string, Rating>> {
+    const known = await em.find(PracticeQuestionRow, { skill });
     return new Map(
       Object.entries(variantsOf(skill)).map(([variant, at]) => {
         const row = known.find((each) => each.variant === variant);
@@ -94,13 +88,14 @@ export class Skills {
     );
     const skill = (wanted ?? due?.skill ?? (await this.#lagging(learnerId))) as Skill;
     const isDue = due !== undefined && Object.hasOwn(variantsOf(skill), due.variant);
-    const hardness = await this.#hardness(skill);
+    const hardness = await this.#hardness(this.em, skill);
     const variant = isDue
       ? due.variant
       : aboutRight(
-          (await this.#ability(learnerId, skill)).at,
+          (await this.#ability(this.em, learnerId, skill)).at,
           [...hardness].map(([name, { at }]) => ({ variant: name, at })),
           randomInt(1_000_000) / 1_000_000,
+          (await this.#numbers()).get('practice.success'),
         );
     const seed = randomInt(MOST_SEED);
     const { prompt, shows, choices, unit } = await this.thinkers.do('exerciseTask', { skill, variant, seed });
@@ -118,7 +113,7 @@ export class Skills {
 
   async #lagging(learnerId: string): Promise<Skill> {
     const all = await Promise.all(
-      SKILLS.map(async (skill) => ({ skill, ...(await this.#ability(learnerId, skill)) })),
+      SKILLS.map(async (skill) => ({ skill, ...(await this.#ability(this.em, learnerId, skill)) })),
     );
     // Least able, or least known.
     const [first] = all.sort((x, y) => x.at - Math.sqrt(x.variance) - (y.at - Math.sqrt(y.variance)));
@@ -142,13 +137,14 @@ export class Skills {
     const answer =
       exercise.choices.find(({ key }) => key === exercise.answer)?.words ??
       `${exercise.answer}${exercise.unit ? ` ${exercise.unit}` : ''}`;
-    const twin = await this.em.findOne(PracticeAnswerRow, { learnerId, skill, variant, seed });
-    const before = await this.#ability(learnerId, skill);
-    // The same question answered again, once its answer is known, teaches nothing.
-    if (twin) return { right, answer, why: exercise.why, chance: successOf(before.at, 0) };
-    const question = (await this.#hardness(skill)).get(variant) ?? askedFirst(0);
-    const { person, question: asked } = afterAnswer(before, question, right);
-    await this.em.transactional(async (tx) => {
+    const slow = (await this.#numbers()).get('practice.slow-seconds');
+    // What was thought before is read where it is written: two answers at once are one after the other.
+    const thought = await this.em.transactional(async (tx) => {
+      const before = await this.#ability(tx, learnerId, skill);
+      // The same question answered again, once its answer is known, teaches nothing.
+      if (await tx.findOne(PracticeAnswerRow, { learnerId, skill, variant, seed })) return before;
+      const question = (await this.#hardness(tx, skill)).get(variant) ?? askedFirst(0);
+      const { person, question: asked } = afterAnswer(before, question, right);
       await tx.insert(PracticeAnswerRow, {
         learnerId,
         skill,
@@ -163,9 +159,9 @@ export class Skills {
       await tx.upsert(PracticeQuestionRow, { skill, variant, hardness: asked.at, variance: asked.variance });
       const kept = await tx.findOne(PracticeCardRow, { learnerId, skill, variant });
       // What was never missed needs no reminder.
-      if (!kept && right) return;
+      if (!kept && right) return person;
       const card = kept ? revived(kept.card) : createEmptyCard(now);
-      const grade = right ? (ms > SLOW_MS ? Grade.Hard : Grade.Good) : Grade.Again;
+      const grade = right ? (ms > slow * 1000 ? Grade.Hard : Grade.Good) : Grade.Again;
       const { card: next } = schedule.next(card, now, grade);
       await tx.upsert(PracticeCardRow, {
         learnerId,
@@ -174,8 +170,9 @@ export class Skills {
         card: JSON.stringify(next),
         due: next.due,
       });
+      return person;
     });
-    return { right, answer, why: exercise.why, chance: successOf(person.at, 0) };
+    return { right, answer, why: exercise.why, chance: chanceOf(thought).chance };
   }
 
   /** Somebody's skills over time, and the customers they had. */
@@ -193,18 +190,25 @@ export class Skills {
         skill,
         answers: own.length,
         right: own.filter(({ right }) => right).length,
-        ...asChance(last ? ratingOf(last) : NEWCOMER),
+        ...chanceOf(last ? ratingOf(last) : NEWCOMER),
         due: due.filter((each) => each.skill === skill).length,
-        weeks: [...weeks].map(([week, rating]) => ({ week, ...asChance(rating) })),
+        weeks: [...weeks].map(([week, rating]) => ({ week, ...chanceOf(rating) })),
       };
     });
     const visits = await this.em.find(PracticeVisitRow, { learnerId: id }, { orderBy: { at: 'asc' } });
-    const told = skills.filter((each) => each.answers >= SAYS_FROM);
+    const a = await this.#numbers();
+    const told = skills.filter((each) => each.answers >= a.get('practice.says-from'));
+    const [certifiesFrom, certifiesAt] = [a.get('practice.certifies-from'), a.get('practice.certifies-at')];
     return {
       id,
       name: row.name,
       skills,
       weakest: [...told].sort((x, y) => x.chance - y.chance)[0]?.skill ?? null,
+      certified: skills
+        .filter(({ answers: given, low }) => given >= certifiesFrom && low >= certifiesAt)
+        .map(({ skill }) => skill),
+      certifiesFrom,
+      certifiesAt,
       visits: visits.map((visit) => {
         const account = visit.account ? (JSON.parse(visit.account) as Account) : null;
         return {
@@ -216,7 +220,6 @@ export class Skills {
           helped: visit.helped,
           regret: account?.regret ?? null,
           luck: account?.luck ?? null,
-          cured: account?.cured ?? null,
           unsafe: account?.lapses.some(({ what }) => what === 'safety') ?? false,
         };
       }),

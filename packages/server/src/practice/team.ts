@@ -1,5 +1,6 @@
 import type { PracticeHome, RoundScores, RoundView, TeamView } from '@hardy/core/contract';
-import { LEVEL_RULES, tellApart } from '@hardy/practice';
+import { LEVEL_RULES, meanWithin, tellApart } from '@hardy/practice';
+import { assumptionsWith } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomInt, randomUUID } from 'node:crypto';
 import { problem } from '../problem.ts';
@@ -11,7 +12,6 @@ import type { Thinkers } from '../advising/thinkers.ts';
 const MOST_LEARNERS = 200;
 const MOST_ROUNDS = 50;
 const MOST_SEED = 1_000_000_000;
-const Z90 = 1.645;
 
 /** Who practises, the rounds set for all, and what they came to. */
 export class Team {
@@ -35,12 +35,13 @@ export class Team {
   }
 
   async home(): Promise<PracticeHome> {
+    const a = assumptionsWith((await shopSettings(this.em)).overrides);
     return {
       learners: (await this.#learners()).map(({ id, name }) => ({ id, name })),
-      levels: Object.entries(LEVEL_RULES).map(([level, { name, minutes }]) => ({
+      levels: Object.entries(LEVEL_RULES).map(([level, { name }]) => ({
         level: Number(level),
         name,
-        minutes,
+        minutes: a.get(`practice.minutes.level-${level}`),
       })),
       rounds: await this.#rounds(),
     };
@@ -85,19 +86,8 @@ export class Team {
       });
       const scores = by
         .map(({ learnerId, name, regrets, unsafe }) => {
-          const mean = regrets.reduce((sum, each) => sum + each, 0) / regrets.length;
-          const variance =
-            regrets.length < 2
-              ? null
-              : regrets.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (regrets.length - 1);
-          return {
-            learnerId,
-            name,
-            done: regrets.length,
-            regret: mean,
-            give: variance === null ? null : Z90 * Math.sqrt(variance / regrets.length),
-            unsafe,
-          };
+          const { mean: regret, give } = meanWithin(regrets);
+          return { learnerId, name, done: regrets.length, regret, give, unsafe };
         })
         .sort((x, y) => x.regret - y.regret);
       const regretsOf = (id: string) => by.find(({ learnerId }) => learnerId === id)?.regrets ?? [];
@@ -110,10 +100,7 @@ export class Team {
           return {
             one: one.name,
             other: other.name,
-            difference: told.difference,
-            give: Number.isFinite(told.give) ? told.give : null,
-            isSure: told.isSure,
-            needed: told.needed,
+            ...told,
           };
         }),
       };

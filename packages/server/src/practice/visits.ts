@@ -1,8 +1,8 @@
 import { benchOrder, BadInput, docketFromReading, parse, type Docket, type Knowledge } from '@hardy/core';
 import type { VisitView } from '@hardy/core/contract';
 import { PracticeDeed, SentWith } from '@hardy/core/practice';
-import { wheelEndInWords, type Account } from '@hardy/core/words';
-import { applied, LEVEL_RULES, type CustomerGiven, type Sale } from '@hardy/practice';
+import { wheelEndInWords, wheelsOf, type Account } from '@hardy/core/words';
+import { applied, deedKey, LEVEL_RULES, type CustomerGiven, type Sale } from '@hardy/practice';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomInt, randomUUID } from 'node:crypto';
 import { z } from 'zod';
@@ -13,20 +13,45 @@ import { docketsOf } from '../routes/docketsOf.ts';
 import { allVehicles, knowledgeFor, today } from '../store/catalogueStore.ts';
 import { LearnerRow, PracticeRoundRow, PracticeVisitRow } from '../store/entities.ts';
 import { shopSettings } from '../store/shopStore.ts';
-import type { JobSeen } from './practiceTasks.ts';
+import type { JobGiven, JobSeen } from './practiceTasks.ts';
 
 /** What was done, with what the customer left with where they left. */
 const Deeds = z.array(z.object({ deed: PracticeDeed, sent: SentWith.nullable() }));
 type Done = z.infer<typeof Deeds>[number];
 
-const MOST_SEED = 2 ** 31 - 1;
 /** A job is played from its first deed each time: more than so many nobody waits for, no customer and no page. */
 const MOST_DEEDS = 60;
 /** Seeds of lives start here: far from those of trials. */
 const FIRST_SEED = 40_000_000;
+/** From the seed of one vehicle that has no customer of a level to that of the next, and so many are tried. */
+const NEXT_VEHICLE = 1;
+const MOST_VEHICLES = 4;
+/** From a customer of a round to the next. */
+const NEXT_CUSTOMER = 101;
 
-const wheelsOf = (axles: number): string[] =>
-  Array.from({ length: axles }, (_, i) => [`A${i + 1}L`, `A${i + 1}R`]).flat();
+/** A visit nothing was done in yet. */
+const FRESH = {
+  deeds: '[]',
+  docketId: null,
+  helped: false,
+  over: false,
+  account: null,
+  endedAt: null,
+} as const;
+
+/** How a job stands, whether it was played or stands in its account. */
+type Seen = Pick<JobSeen, 'minutes' | 'cost' | 'budget' | 'hadMinutes'> & {
+  readonly steps: ReadonlyArray<Pick<JobSeen['steps'][number], 'words' | 'came' | 'minutes' | 'money'>>;
+};
+
+const doneMeanwhile = () =>
+  problem(409, 'Something was done meanwhile', 'this customer is looked after at another desk too');
+
+const givenOf = ({ given }: Pick<PracticeVisitRow, 'given'>): CustomerGiven =>
+  JSON.parse(given) as CustomerGiven;
+const doneOf = ({ deeds }: Pick<PracticeVisitRow, 'deeds'>): Done[] =>
+  parse(Deeds, JSON.parse(deeds), 'deeds');
+const nothingReads = (level: number): boolean => LEVEL_RULES[level]?.codes === 'no reader';
 
 /** Customers in practice: each is a seed, a vehicle and what was done with it. */
 export class Visits {
@@ -41,8 +66,8 @@ export class Visits {
     if (!row) throw notFound(`learner ${id}`);
     return row;
   }
-  async #row(id: string) {
-    const row = await this.em.findOne(PracticeVisitRow, { id });
+  async #row(id: string, anew = false) {
+    const row = await this.em.findOne(PracticeVisitRow, { id }, { refresh: anew });
     if (!row) throw notFound(`customer ${id}`);
     return row;
   }
@@ -88,75 +113,100 @@ export class Visits {
     );
   }
 
-  /** A customer walks in. One whose id is known already is given as they are. */
+  /** Somebody who fits the level, on one of the shop's vehicles. */
+  async #find(first: number, level: number) {
+    for (let i = 0; i < MOST_VEHICLES; i++) {
+      const seed = first + i * NEXT_VEHICLE;
+      const { overrides } = await shopSettings(this.em);
+      const given: CustomerGiven = { seed, level, today: today(), overrides, ...(await this.#vehicle(seed)) };
+      const found = await this.thinkers.do('findCustomerTask', { given });
+      if (found) return { given, ...found };
+    }
+    throw problem(
+      409,
+      'Nobody walks in',
+      'no vehicle that was looked at has a fault of this level that can be found out; try once more, or another level',
+    );
+  }
+
+  /** A round as far as somebody is with it. @throws problem 404 where there is none, 409 where it is done */
+  async #roundOf(em: EntityManager, learnerId: string, roundId: string) {
+    const round = await em.findOne(PracticeRoundRow, { id: roundId });
+    if (!round) throw notFound(`round ${roundId}`);
+    const before = await em.find(PracticeVisitRow, { learnerId, roundId }, { orderBy: { place: 'asc' } });
+    const open = before.find(({ over }) => !over) ?? null;
+    if (!open && before.length >= round.customers)
+      throw problem(409, 'Round done', `all ${round.customers} customers of this round were seen to`);
+    return { round, open, place: before.length };
+  }
+
+  /** A customer walks in. One whose id is known already is given as they are; in a round the one who waits comes first. */
   async begin(given: {
     id: string | null;
     learnerId: string;
     level: number;
     roundId: string | null;
   }): Promise<VisitView> {
-    const known = given.id ? await this.em.findOne(PracticeVisitRow, { id: given.id }) : null;
-    if (known) return this.view(known.id);
-    await this.#learner(given.learnerId);
-    const round = given.roundId ? await this.em.findOne(PracticeRoundRow, { id: given.roundId }) : null;
-    if (given.roundId && !round) throw notFound(`round ${given.roundId}`);
-    const before = round
-      ? await this.em.find(
-          PracticeVisitRow,
-          { learnerId: given.learnerId, roundId: round.id },
-          { orderBy: { place: 'asc' } },
-        )
-      : [];
-    const open = before.find(({ over }) => !over);
-    if (open) return this.view(open.id);
-    if (round && before.length >= round.customers)
-      throw problem(409, 'Round done', `all ${round.customers} customers of this round were seen to`);
-    const place = before.length;
-    const level = round?.level ?? given.level;
-    const seed = round ? round.seed + place * 101 : FIRST_SEED + randomInt(1_000_000_000);
-    const customer: CustomerGiven = { seed, level, today: today(), ...(await this.#vehicle(seed)) };
-    const { life, words } = await this.thinkers.do('findCustomerTask', { given: customer });
-    const id = given.id ?? randomUUID();
-    await this.em.insert(PracticeVisitRow, {
-      id,
-      learnerId: given.learnerId,
-      roundId: round?.id ?? null,
+    const { learnerId, roundId } = given;
+    const waiting = async (em: EntityManager) => {
+      const known = given.id ? await em.findOne(PracticeVisitRow, { id: given.id }) : null;
+      const round = roundId && !known ? await this.#roundOf(em, learnerId, roundId) : null;
+      return { there: known ?? round?.open ?? null, round };
+    };
+    await this.#learner(learnerId);
+    const { there, round } = await waiting(this.em);
+    if (there) return this.view(there.id);
+    const place = round?.place ?? 0;
+    const level = round?.round.level ?? given.level;
+    const seed = round ? round.round.seed + place * NEXT_CUSTOMER : FIRST_SEED + randomInt(1_000_000_000);
+    const found = await this.#find(seed, level);
+    const row = {
+      id: given.id ?? randomUUID(),
+      learnerId,
+      roundId,
       place,
       level,
-      seed: seed % MOST_SEED,
-      life,
-      given: JSON.stringify(customer),
-      words,
-      deeds: '[]',
-      docketId: null,
-      helped: false,
-      over: false,
-      account: null,
+      life: found.life,
+      given: JSON.stringify(found.given),
+      words: found.words,
+      ...FRESH,
       at: new Date(),
-      endedAt: null,
+    };
+    // Looked for meanwhile by another hand: then theirs stands.
+    const id = await this.em.transactional(async (tx) => {
+      const { there: meanwhile } = await waiting(tx);
+      if (meanwhile) return meanwhile.id;
+      await tx.insert(PracticeVisitRow, row);
+      return row.id;
     });
     return this.view(id);
   }
 
-  async #job(row: { given: string; life: number }, done: readonly Done[]) {
-    const given = JSON.parse(row.given) as CustomerGiven;
+  /** What a job is played from. */
+  async #job(row: Pick<PracticeVisitRow, 'given' | 'life'>, done: readonly Done[]): Promise<JobGiven> {
+    const given = givenOf(row);
     const knowledge: Knowledge = await knowledgeFor(this.em, {
       format: 'hardy-spoke/docket',
       version: 1,
       vehicle: given.vehicle,
     });
-    const job = { given, life: row.life, deeds: done.map(({ deed }) => deed), knowledge };
-    return { job, seen: await this.thinkers.do('playJobTask', job) };
+    return { given, life: row.life, deeds: done.map(({ deed }) => deed), knowledge };
   }
 
   async view(id: string): Promise<VisitView> {
     const row = await this.#row(id);
-    const done = parse(Deeds, JSON.parse(row.deeds), 'deeds');
-    const { seen } = await this.#job(row, done);
-    return this.#view(row, seen);
+    return this.#view(row, await this.#seen(row));
   }
-  async #view(visit: PracticeVisitRow, seen: JobSeen): Promise<VisitView> {
-    const vehicle = seen.first.vehicle ?? {};
+  /** How a job stands. Of a customer who has left the account says it: nothing is played again. */
+  async #seen(row: PracticeVisitRow): Promise<Seen> {
+    if (row.account) {
+      const { cost, ...account } = JSON.parse(row.account) as Account;
+      return { ...account, cost };
+    }
+    return this.thinkers.do('playJobTask', await this.#job(row, doneOf(row)));
+  }
+  async #view(visit: PracticeVisitRow, seen: Seen): Promise<VisitView> {
+    const { bench, vehicle } = givenOf(visit);
     return {
       id: visit.id,
       learnerId: visit.learnerId,
@@ -165,7 +215,7 @@ export class Visits {
       levelName: LEVEL_RULES[visit.level]?.name ?? '',
       roundId: visit.roundId ?? null,
       words: visit.words,
-      canRead: seen.canRead,
+      canRead: !nothingReads(visit.level),
       hadMinutes: seen.hadMinutes,
       minutes: seen.minutes,
       money: seen.cost,
@@ -174,9 +224,9 @@ export class Visits {
       over: visit.over,
       helped: visit.helped,
       docketId: visit.docketId ?? null,
-      wheels: seen.ends.map((wheelEnd) => ({
+      wheels: wheelsOf(bench.axles).map((wheelEnd) => ({
         wheelEnd,
-        words: wheelEndInWords(wheelEnd, { axles: seen.ends.length / 2, driveline: vehicle.driveline }),
+        words: wheelEndInWords(wheelEnd, { axles: bench.axles, driveline: vehicle.driveline }),
       })),
       steps: seen.steps.map(({ words, came, minutes, money }) => ({ words, came, minutes, money })),
       account: visit.account ? (JSON.parse(visit.account) as Account) : null,
@@ -233,32 +283,49 @@ export class Visits {
   }
 
   /**
-   * Does something with the customer's vehicle. What it brings to light goes onto the learner's docket.
-   * @throws problem 409 where something else was done meanwhile, or the customer has left
+   * Does something with the customer's vehicle. What it brings to light goes onto the learner's docket. All of it is reckoned
+   * first; then it is written only where nothing else was done meanwhile.
+   * @throws problem 409 where something was, or the customer has left
    */
   async act(id: string, after: number, deed: PracticeDeed, sent: SentWith | null): Promise<VisitView> {
     const row = await this.#row(id);
-    const done = parse(Deeds, JSON.parse(row.deeds), 'deeds');
+    const done = doneOf(row);
+    const isSame = (each: Done | undefined) => each !== undefined && deedKey(each.deed) === deedKey(deed);
     // Sent twice it is done once.
-    if (done.length === after + 1 && JSON.stringify(done[after]?.deed) === JSON.stringify(deed))
-      return this.view(id);
+    if (done.length === after + 1 && isSame(done[after])) return this.view(id);
     if (row.over)
       throw problem(409, 'The customer has left', 'the account says what it came to; take the next');
-    if (done.length !== after)
-      throw problem(409, 'Something was done meanwhile', 'this customer is looked after at another desk too');
+    if (done.length !== after) throw doneMeanwhile();
     if (after >= MOST_DEEDS && deed.kind !== 'refer')
       throw problem(
         409,
         'Patience is at an end',
         `${MOST_DEEDS} things were done already; hand the job to a workshop`,
       );
-    const { axles } = (JSON.parse(row.given) as CustomerGiven).bench;
-    if ('at' in deed && deed.at !== null && !wheelsOf(axles).includes(deed.at))
-      throw new BadInput('deed.at', `is ${deed.at}; this vehicle has ${wheelsOf(axles).join(', ')}`);
-    if (deed.kind === 'read' && LEVEL_RULES[row.level]?.codes === 'no reader')
+    const wheels = wheelsOf(givenOf(row).bench.axles);
+    if ('at' in deed && deed.at !== null && !wheels.includes(deed.at))
+      throw new BadInput('deed.at', `is ${deed.at}; this vehicle has ${wheels.join(', ')}`);
+    if (deed.kind === 'read' && nothingReads(row.level))
       throw new BadInput('deed', 'nothing here reads the brakes’ controller of this customer');
     const next = [...done, { deed, sent }];
-    const { job, seen } = await this.#job(row, next);
+    const job = await this.#job(row, next);
+    const seen = await this.thinkers.do('playJobTask', job);
+    const account = seen.over
+      ? await this.thinkers.do('accountTask', { ...job, sale: await this.#sale(row, next, seen) })
+      : null;
+    const written = await this.em.nativeUpdate(
+      PracticeVisitRow,
+      { id, deeds: row.deeds },
+      {
+        deeds: JSON.stringify(next),
+        ...(account && { over: true, endedAt: new Date(), account: JSON.stringify(account) }),
+      },
+    );
+    if (written === 0) {
+      const now = doneOf(await this.#row(id, true));
+      if (now.length === next.length && isSame(now[after])) return this.view(id);
+      throw doneMeanwhile();
+    }
     const step = seen.steps.at(-1);
     if (row.docketId && step)
       await docketsOf(this.em, this.advising).hear(
@@ -266,44 +333,32 @@ export class Visits {
         (docket) => Promise.resolve(applied(docket, step.before, step.after)),
         { label: `practice: ${step.words.slice(0, 160)}` },
       );
-    row.deeds = JSON.stringify(next);
-    if (seen.over) {
-      row.over = true;
-      row.endedAt = new Date();
-      row.account = JSON.stringify(
-        await this.thinkers.do('accountTask', { ...job, sale: await this.#sale(row, next, seen) }),
-      );
-    }
-    await this.em.flush();
-    return this.#view(row, seen);
+    return this.#view(await this.#row(id, true), seen);
   }
 
   /** The same customer again, with the first deeds done. */
   async replay(id: string, keep: number): Promise<VisitView> {
     const row = await this.#row(id);
-    const done = parse(Deeds, JSON.parse(row.deeds), 'deeds').slice(0, keep);
-    const { seen } = await this.#job(row, done);
+    const done = doneOf(row).slice(0, keep);
+    const seen = await this.thinkers.do('playJobTask', await this.#job(row, done));
     if (seen.over)
       throw new BadInput('keep', 'is past the end: the customer had left by then; keep fewer steps');
+    const { learnerId, level, life, given, words } = row;
     const again = randomUUID();
     await this.em.insert(PracticeVisitRow, {
       id: again,
-      learnerId: row.learnerId,
-      // A second go does not count for a round.
+      learnerId,
+      // A second go does not count for a round, and its truth is known.
       roundId: null,
       place: 0,
-      level: row.level,
-      seed: row.seed,
-      life: row.life,
-      given: row.given,
-      words: row.words,
-      deeds: JSON.stringify(done),
-      docketId: null,
+      level,
+      life,
+      given,
+      words,
+      ...FRESH,
       helped: true,
-      over: false,
-      account: null,
+      deeds: JSON.stringify(done),
       at: new Date(),
-      endedAt: null,
     });
     return this.view(again);
   }

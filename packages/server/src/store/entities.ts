@@ -276,7 +276,6 @@ export const PracticeVisitRow = defineEntity({
     /** The how-manieth of its round, from 0. */
     place: p.integer(),
     level: p.integer(),
-    seed: p.integer(),
     /** Seed of the life that was found for it. */
     life: p.integer(),
     /** The vehicle as it is known at the counter, and as the bench takes it. */

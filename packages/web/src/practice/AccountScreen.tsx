@@ -5,15 +5,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
-import { Desk } from '../desk/Desk.tsx';
 import { useKeys } from '../desk/useKeys.ts';
 import { useTitle } from '../desk/useTitle.ts';
+import { Room } from './Room.tsx';
 import { money } from '../format.ts';
 import { SKILL_IN_WORDS } from './skillWords.ts';
-import { took, useAtCounter } from './useVisit.ts';
-
-/** Below this a step was as good as the best, money. */
-const AS_GOOD = 3;
+import { took, useAtCounter, walkIn } from './useVisit.ts';
 
 function Bar({ step, most, currency }: { step: AccountStep; most: number; currency: string }) {
   const width = (amount: number) =>
@@ -22,7 +19,7 @@ function Bar({ step, most, currency }: { step: AccountStep; most: number; curren
     <>
       <td className="account-bar">
         <span className="account-regret" style={{ width: width(step.regret) }} aria-hidden="true" />
-        {step.regret < AS_GOOD ? 'as good as the best' : `${money(step.regret, currency)} too much`}
+        {step.better ? `${money(step.regret, currency)} too much` : 'as good as the best'}
       </td>
       <td className="account-bar">
         <span
@@ -30,7 +27,7 @@ function Bar({ step, most, currency }: { step: AccountStep; most: number; curren
           style={{ width: width(step.luck) }}
           aria-hidden="true"
         />
-        {Math.abs(step.luck) < AS_GOOD
+        {Math.round(Math.abs(step.luck)) === 0
           ? 'as expected'
           : `${money(Math.abs(step.luck), currency)} ${step.luck > 0 ? 'bad luck' : 'good luck'}`}
       </td>
@@ -64,12 +61,7 @@ export function AccountScreen() {
   const next = () =>
     attempt(async () => {
       if (!visit) return;
-      const { roundId, level, learnerId } = visit;
-      const other = await call('POST /practice/visits', {
-        body: { id: crypto.randomUUID(), learnerId, level, roundId },
-      });
-      await took(other);
-      stands(other.id);
+      await walkIn(visit);
       await navigate('/');
     });
   useKeys({ n: next, b: () => void navigate('/hall') });
@@ -77,116 +69,105 @@ export function AccountScreen() {
   const most = Math.max(0, ...(account?.steps ?? []).flatMap(({ regret, luck }) => [regret, Math.abs(luck)]));
   const failure = problem ?? (error ? problemInWords(error) : null);
   return (
-    <Desk>
-      <div className="sheet account-sheet">
-        <div className="docket-head">
-          <h1>The account</h1>
-          {visit && (
-            <span className="soft">
-              {visit.learner}, level {visit.level}: {visit.levelName}
-              {visit.helped ? ', with help' : ''}
-            </span>
-          )}
-          <span className="docket-tools">
-            <Button onClick={next}>
-              Next customer <kbd>n</kbd>
-            </Button>
-            <Button variant="text" component={Link} to="/hall">
-              hall <kbd>b</kbd>
-            </Button>
-          </span>
-        </div>
-        {failure && (
-          <p className="look-here" role="alert">
-            {failure}
+    <Room
+      title="The account"
+      note={
+        visit &&
+        `${visit.learner}, level ${visit.level}: ${visit.levelName}${visit.helped ? ', with help' : ''}`
+      }
+      tools={
+        <Button onClick={next}>
+          Next customer <kbd>n</kbd>
+        </Button>
+      }
+      problem={failure}
+      className="account-sheet"
+    >
+      {!visit && !failure && <Skeleton variant="rectangular" height={400} />}
+      {visit && !account && <p className="empty">The customer is still here: send them away first.</p>}
+      {visit && account && (
+        <>
+          <p className="account-sum" data-testid="sum">
+            It came to <strong>{money(account.cost, currency)}</strong>. When they walked in,{' '}
+            {money(account.fair, currency)} was to be expected by what was known;{' '}
+            <strong>{money(account.regret, currency)}</strong> went on judgement, and luck{' '}
+            {account.luck > 0 ? 'took' : 'gave back'} {money(Math.abs(account.luck), currency)}.
           </p>
-        )}
-        {!visit && !failure && <Skeleton variant="rectangular" height={400} />}
-        {visit && !account && <p className="empty">The customer is still here: send them away first.</p>}
-        {visit && account && (
-          <>
-            <p className="account-sum" data-testid="sum">
-              It came to <strong>{money(account.cost, currency)}</strong>. When they walked in,{' '}
-              {money(account.fair, currency)} was to be expected by what was known;{' '}
-              <strong>{money(account.regret, currency)}</strong> went on judgement, and luck{' '}
-              {account.luck > 0 ? 'took' : 'gave back'} {money(Math.abs(account.luck), currency)}.
-            </p>
-            <div className="account-zones">
-              <section aria-label="Step by step">
-                <h2 className="kicker">Step by step</h2>
-                <table className="account-steps">
-                  <thead>
-                    <tr>
-                      <th scope="col">What was done, and what came of it</th>
-                      <th scope="col">Judgement</th>
-                      <th scope="col">Luck</th>
-                      <th scope="col">
-                        <span className="unseen">Again from here</span>
-                      </th>
+          <div className="account-zones">
+            <section aria-label="Step by step">
+              <h2 className="kicker">Step by step</h2>
+              <table className="account-steps">
+                <thead>
+                  <tr>
+                    <th scope="col">What was done, and what came of it</th>
+                    <th scope="col">Judgement</th>
+                    <th scope="col">Luck</th>
+                    <th scope="col">
+                      <span className="unseen">Again from here</span>
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {account.steps.map((step, i) => (
+                    <tr key={`${i} ${step.words}`} className={step.unsafe ? 'account-unsafe' : ''}>
+                      <td>
+                        <strong>{step.words}</strong>
+                        <span className="soft">
+                          {' '}
+                          {Math.round(step.minutes)} min, {money(step.money, currency)}
+                        </span>
+                        <br />
+                        {step.came}
+                        {step.better && (
+                          <p className="account-better">
+                            {step.unsafe ? 'First, whatever it costs: ' : 'Better, by what was known: '}
+                            {step.better}
+                          </p>
+                        )}
+                      </td>
+                      <Bar step={step} most={most} currency={currency} />
+                      <td>
+                        <Button onClick={() => again(i)} aria-label={`Again from step ${i + 1}`}>
+                          again from here
+                        </Button>
+                      </td>
                     </tr>
-                  </thead>
-                  <tbody>
-                    {account.steps.map((step, i) => (
-                      <tr key={`${i} ${step.words}`} className={step.unsafe ? 'account-unsafe' : ''}>
-                        <td>
-                          <strong>{step.words}</strong>
-                          <span className="soft">
-                            {' '}
-                            {Math.round(step.minutes)} min, {money(step.money, currency)}
-                          </span>
-                          <br />
-                          {step.came}
-                          {step.better && (
-                            <p className="account-better">
-                              {step.unsafe ? 'First, whatever it costs: ' : 'Better, by what was known: '}
-                              {step.better}
-                            </p>
-                          )}
-                        </td>
-                        <Bar step={step} most={most} currency={currency} />
-                        <td>
-                          <Button onClick={() => again(i)} aria-label={`Again from step ${i + 1}`}>
-                            again from here
-                          </Button>
-                        </td>
-                      </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+            <aside>
+              <h2 className="kicker">What was so</h2>
+              <p>{account.truth.join('; ')}</p>
+              <p className="soft">
+                {Math.round(account.minutes)} of {account.hadMinutes} minutes, {account.visits}{' '}
+                {account.visits === 1 ? 'visit' : 'visits'}; they had {money(account.budget, currency)}.
+              </p>
+              {account.lapses.length > 0 && (
+                <>
+                  <h2 className="kicker hall-gap">What was missed</h2>
+                  <ul className="account-lapses">
+                    {account.lapses.map(({ what, words }) => (
+                      <li key={words}>
+                        <span className="account-what">{what}</span> {words}
+                      </li>
                     ))}
-                  </tbody>
-                </table>
-              </section>
-              <aside>
-                <h2 className="kicker">What was so</h2>
-                <p>{account.truth.join('; ')}</p>
-                <p className="soft">
-                  {Math.round(account.minutes)} of {account.hadMinutes} minutes, {account.visits}{' '}
-                  {account.visits === 1 ? 'visit' : 'visits'}; they had {money(account.budget, currency)}.
+                  </ul>
+                </>
+              )}
+              <h2 className="kicker hall-gap">Practise next</h2>
+              <p data-testid="next-skill">{account.next.words}</p>
+              {account.next.skill && (
+                <p>
+                  <Button variant="contained" component={Link} to={`/hall/exercise/${account.next.skill}`}>
+                    {SKILL_IN_WORDS[account.next.skill][0]}
+                  </Button>
                 </p>
-                {account.lapses.length > 0 && (
-                  <>
-                    <h2 className="kicker hall-gap">What was missed</h2>
-                    <ul className="account-lapses">
-                      {account.lapses.map(({ what, words }) => (
-                        <li key={words}>
-                          <span className="account-what">{what}</span> {words}
-                        </li>
-                      ))}
-                    </ul>
-                  </>
-                )}
-                <h2 className="kicker hall-gap">Practise next</h2>
-                <p data-testid="next-skill">{account.next.words}</p>
-                {account.next.skill && (
-                  <p>
-                    <Button variant="contained" component={Link} to={`/hall/exercise/${account.next.skill}`}>
-                      {SKILL_IN_WORDS[account.next.skill][0]}
-                    </Button>
-                  </p>
-                )}
-              </aside>
-            </div>
-          </>
-        )}
-      </div>
-    </Desk>
+              )}
+            </aside>
+          </div>
+        </>
+      )}
+    </Room>
   );
 }

@@ -10,11 +10,6 @@ import { inHundred } from '../format.ts';
 import { today } from '../today.ts';
 import { SKILL_IN_WORDS } from './skillWords.ts';
 
-/** With fewer answers nothing is certified. */
-const CERTIFIES_FROM = 20;
-/** The lower end of the interval is at least this, as a chance. */
-const CERTIFIES_AT = 0.6;
-
 /** A page to print: what somebody has shown they can do, with the numbers it rests on. */
 export function CertificatePage() {
   const { id = '' } = useParams();
@@ -25,8 +20,7 @@ export function CertificatePage() {
   });
   useTitle('Certificate', learner?.name);
   useKeys({ p: () => window.print(), b: () => void navigate('/hall') });
-  const shown =
-    learner?.skills.filter(({ answers, low }) => answers >= CERTIFIES_FROM && low >= CERTIFIES_AT) ?? [];
+  const shown = learner?.skills.filter(({ skill }) => learner.certified.includes(skill)) ?? [];
   const alone = learner?.visits.filter(({ over, helped }) => over && !helped) ?? [];
   const safe = alone.filter(({ unsafe }) => !unsafe).length;
   return (
@@ -51,8 +45,8 @@ export function CertificatePage() {
           </p>
           {shown.length === 0 && (
             <p className="empty">
-              nothing yet that {CERTIFIES_FROM} answers would bear out: the lower end of the interval must
-              reach {inHundred(CERTIFIES_AT)}.
+              nothing yet that {learner.certifiesFrom} answers would bear out: the lower end of the interval
+              must reach {inHundred(learner.certifiesAt)}.
             </p>
           )}
           <ul>

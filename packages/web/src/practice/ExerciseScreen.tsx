@@ -5,10 +5,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { call, problemInWords } from '../api/client.ts';
-import { Desk } from '../desk/Desk.tsx';
 import { Field } from '../desk/Field.tsx';
 import { useKeys } from '../desk/useKeys.ts';
 import { useTitle } from '../desk/useTitle.ts';
+import { Room } from './Room.tsx';
 import { inHundred } from '../format.ts';
 import { Shown } from './Shown.tsx';
 import { SKILL_IN_WORDS, SKILLS } from './skillWords.ts';
@@ -140,57 +140,48 @@ export function ExerciseScreen() {
   useKeys({ b: () => void navigate('/hall'), ...(answered && { n: next }) });
   const failure = problem ?? (question.error ? problemInWords(question.error) : null);
   return (
-    <Desk>
-      <div className="sheet exercise-sheet">
-        <div className="docket-head">
-          <h1>{given ? SKILL_IN_WORDS[given.skill][0] : 'Exercises'}</h1>
-          <span className="soft">
-            {given?.because === 'due'
-              ? 'missed before, and due again'
-              : given
-                ? SKILL_IN_WORDS[given.skill][1]
-                : ''}
+    <Room
+      title={given ? SKILL_IN_WORDS[given.skill][0] : 'Exercises'}
+      note={
+        given?.because === 'due'
+          ? 'missed before, and due again'
+          : given
+            ? SKILL_IN_WORDS[given.skill][1]
+            : ''
+      }
+      tools={
+        <>
+          <Clock key={given?.seed ?? 0} stopped={answered !== null} />
+          <span>
+            {score.right} of {score.all} right
           </span>
-          <span className="docket-tools">
-            <Clock key={given?.seed ?? 0} stopped={answered !== null} />
-            <span>
-              {score.right} of {score.all} right
-            </span>
-            <Button variant="text" component={Link} to="/hall">
-              hall <kbd>b</kbd>
-            </Button>
-          </span>
-        </div>
-        {!learnerId && (
-          <p className="empty">
-            Say who you are first: <Link to="/hall">in the hall</Link>.
-          </p>
-        )}
-        {failure && (
-          <p className="look-here" role="alert">
-            {failure}
-          </p>
-        )}
-        {given && <Question key={given.seed} given={given} answered={answered} onAnswer={answer} />}
-        <div role="status" className="exercise-told">
-          {answered && (
-            <>
-              <p className={answered.right ? 'exercise-right' : 'exercise-wrong'}>
-                {answered.right ? '\u2713 Right.' : `\u00D7 No: ${answered.answer}.`}
-              </p>
-              <p>{answered.why}</p>
-              <p className="soft small">
-                A question of middling difficulty: {inHundred(answered.chance)} now.
-              </p>
-            </>
-          )}
-        </div>
+        </>
+      }
+      problem={failure}
+      className="exercise-sheet"
+    >
+      {!learnerId && (
+        <p className="empty">
+          Say who you are first: <Link to="/hall">in the hall</Link>.
+        </p>
+      )}
+      {given && <Question key={given.seed} given={given} answered={answered} onAnswer={answer} />}
+      <div role="status" className="exercise-told">
         {answered && (
-          <Button ref={nextButton} variant="contained" onClick={next}>
-            Next <kbd>n</kbd>
-          </Button>
+          <>
+            <p className={answered.right ? 'exercise-right' : 'exercise-wrong'}>
+              {answered.right ? '\u2713 Right.' : `\u00D7 No: ${answered.answer}.`}
+            </p>
+            <p>{answered.why}</p>
+            <p className="soft small">A question of middling difficulty: {inHundred(answered.chance)} now.</p>
+          </>
         )}
       </div>
-    </Desk>
+      {answered && (
+        <Button ref={nextButton} variant="contained" onClick={next}>
+          Next <kbd>n</kbd>
+        </Button>
+      )}
+    </Room>
   );
 }

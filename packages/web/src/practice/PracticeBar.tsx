@@ -8,14 +8,13 @@ import { useCounter } from '../state/useCounter.ts';
 import { AskDialog } from './AskDialog.tsx';
 import { LookDialog } from './LookDialog.tsx';
 import { SendDialog } from './SendDialog.tsx';
-import { act, took, useAtCounter, useVisit } from './useVisit.ts';
+import { act, took, useVisit } from './useVisit.ts';
 import './practice.css';
 
 /** Below the strip, on every screen of the practice counter: who stands there, what it has taken, what one can do. */
 export function PracticeBar() {
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  const stands = useAtCounter((state) => state.stands);
   const { data: visit, error } = useVisit();
   const [open, setOpen] = useState<'ask' | 'look' | 'send' | null>(null);
   const [busy, setBusy] = useState(false);
@@ -161,10 +160,7 @@ export function PracticeBar() {
           onSend={(deed, sent) =>
             doing(async () => {
               const after = await act(waits, deed, sent);
-              if (after.over) {
-                stands(after.id);
-                await navigate(`/hall/account/${after.id}`);
-              }
+              if (after.over) await navigate(`/hall/account/${after.id}`);
             })
           }
         />

@@ -7,10 +7,10 @@ import { Link, useNavigate } from 'react-router';
 import { Area, ComposedChart, Line, XAxis, YAxis } from 'recharts';
 import { call, problemInWords } from '../api/client.ts';
 import { Choice } from '../desk/Choice.tsx';
-import { Desk } from '../desk/Desk.tsx';
 import { Field } from '../desk/Field.tsx';
 import { useKeys } from '../desk/useKeys.ts';
 import { useTitle } from '../desk/useTitle.ts';
+import { Room } from './Room.tsx';
 import { money } from '../format.ts';
 import { SKILL_IN_WORDS, SKILLS } from './skillWords.ts';
 
@@ -158,74 +158,60 @@ export function TeamScreen() {
   const shown = team?.learners.find(({ id }) => id === who) ?? null;
   const failure = problem ?? (error ? problemInWords(error) : null);
   return (
-    <Desk>
-      <div className="sheet">
-        <div className="docket-head">
-          <h1>Team</h1>
-          <span className="soft">
-            of a hundred questions of middling difficulty so many right, with the interval
-          </span>
-          <span className="docket-tools">
-            <Button variant="text" component={Link} to="/hall">
-              hall <kbd>b</kbd>
-            </Button>
-          </span>
-        </div>
-        {failure && (
-          <p className="look-here" role="alert">
-            {failure}
+    <Room
+      title="Team"
+      note="of a hundred questions of middling difficulty so many right, with the interval"
+      problem={failure}
+    >
+      {!team && !failure && <Skeleton variant="rectangular" height={300} />}
+      {team?.learners.length === 0 && <p className="empty">Nobody practises yet.</p>}
+      {team && team.learners.length > 0 && (
+        <>
+          <SkillsTable learners={team.learners} />
+          <p className="hall-gap">
+            Over the weeks:{' '}
+            <Choice
+              label="Whose weeks"
+              value={who}
+              options={[
+                { value: '', label: 'choose somebody' },
+                ...team.learners.map(({ id, name: label }) => ({ value: id, label })),
+              ]}
+              onChoice={setWho}
+            />
           </p>
-        )}
-        {!team && !failure && <Skeleton variant="rectangular" height={300} />}
-        {team?.learners.length === 0 && <p className="empty">Nobody practises yet.</p>}
-        {team && team.learners.length > 0 && (
-          <>
-            <SkillsTable learners={team.learners} />
-            <p className="hall-gap">
-              Over the weeks:{' '}
-              <Choice
-                label="Whose weeks"
-                value={who}
-                options={[
-                  { value: '', label: 'choose somebody' },
-                  ...team.learners.map(({ id, name: label }) => ({ value: id, label })),
-                ]}
-                onChoice={setWho}
-              />
-            </p>
-            {shown && <Progress learner={shown} />}
-          </>
-        )}
-        {team && (
-          <>
-            <h2 className="kicker hall-gap">Rounds</h2>
-            <form
-              className="hall-new"
-              onSubmit={(event) => {
-                event.preventDefault();
-                set();
-              }}
-            >
-              <Field
-                label="Name of the round"
-                placeholder="a round for all, by name"
-                value={name}
-                onText={setName}
-                size={26}
-              />
-              <Choice label="Level" value={level} options={LEVELS} onChoice={setLevel} />
-              <Field label="Customers" value={customers} onText={setCustomers} size={4} inputMode="numeric" />
-              <span>customers</span>
-              <Button type="submit">Set it</Button>
-            </form>
-            <div className="team-rounds">
-              {team.rounds.map((scores) => (
-                <Round key={scores.round.id} scores={scores} currency={team.currency} />
-              ))}
-            </div>
-          </>
-        )}
-      </div>
-    </Desk>
+          {shown && <Progress learner={shown} />}
+        </>
+      )}
+      {team && (
+        <>
+          <h2 className="kicker hall-gap">Rounds</h2>
+          <form
+            className="hall-new"
+            onSubmit={(event) => {
+              event.preventDefault();
+              set();
+            }}
+          >
+            <Field
+              label="Name of the round"
+              placeholder="a round for all, by name"
+              value={name}
+              onText={setName}
+              size={26}
+            />
+            <Choice label="Level" value={level} options={LEVELS} onChoice={setLevel} />
+            <Field label="Customers" value={customers} onText={setCustomers} size={4} inputMode="numeric" />
+            <span>customers</span>
+            <Button type="submit">Set it</Button>
+          </form>
+          <div className="team-rounds">
+            {team.rounds.map((scores) => (
+              <Round key={scores.round.id} scores={scores} currency={team.currency} />
+            ))}
+          </div>
+        </>
+      )}
+    </Room>
   );
 }

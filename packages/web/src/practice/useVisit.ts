@@ -68,6 +68,19 @@ export const took = async (visit: VisitView): Promise<VisitView> => {
   return visit;
 };
 
+/** A customer walks in, and stands at this desk's counter. */
+export const walkIn = async ({
+  learnerId,
+  level,
+  roundId,
+}: Pick<VisitView, 'learnerId' | 'level' | 'roundId'>): Promise<VisitView> => {
+  const visit = await took(
+    await call('POST /practice/visits', { body: { id: crypto.randomUUID(), learnerId, level, roundId } }),
+  );
+  useAtCounter.getState().stands(visit.id);
+  return visit;
+};
+
 type Deed = Body<'POST /practice/visits/:id/deeds'>;
 
 /** Does something with the customer's vehicle. */

@@ -39,6 +39,7 @@ const GROUPS: Readonly<Record<string, string>> = {
   line: 'A vehicle line',
   pace: 'Hours against the book',
   learning: 'Learning',
+  practice: 'Practice',
   tier: 'Tier',
 };
 
