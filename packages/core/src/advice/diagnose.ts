@@ -6,7 +6,7 @@ import {
   groupAt,
   type ArchitectureGroup,
 } from '../diagnosis/architecture.ts';
-import { endTables, type EndTables } from '../diagnosis/endTable.ts';
+import { endTables, type EndTables } from '../diagnosis/endTables.ts';
 import type { EvidenceContext } from '../diagnosis/evidence/context.ts';
 import type { Evidence } from '../diagnosis/finding.ts';
 import { gatherEvidence } from '../diagnosis/evidence/gatherEvidence.ts';

@@ -26,16 +26,7 @@ import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { Cause, PartClass, Side } from '../vocabulary/words.ts';
 import { ChangeLine, CustomerLine, DocketLine, DocketLines, DocketView, Figures } from './docketViews.ts';
 import { Cleared, DevicesView, Measured, StockSaid, WireAnswer } from './deviceViews.ts';
-import {
-  Answered,
-  LearnerName,
-  LearnerView,
-  PracticeHome,
-  RoundView,
-  TeamView,
-  VisitView,
-} from './practiceViews.ts';
-import { ExerciseView, Level, PracticeDeed, SentWith, Skill } from '../vocabulary/practice.ts';
+import { PRACTICE_API } from './practiceApi.ts';
 import { ImportMode, ImportProgress, MatchAnswer, PartView } from './partViews.ts';
 import { AssumptionLine, ShopView, TurnedAnswer, VehicleLine } from './shopViews.ts';
 
@@ -247,70 +238,7 @@ export const API = {
     answer: WireAnswer,
   },
 
-  /** Practice: people, levels, rounds that were set. */
-  'GET /practice': { answer: PracticeHome },
-  'POST /practice/learners': {
-    body: z.strictObject({ name: LearnerName }),
-    answer: z.object({ id: made, name: z.string() }),
-  },
-  'GET /practice/learners/:id': { answer: LearnerView },
-  'GET /practice/team': { answer: TeamView },
-  /** A customer walks in: of a level, or the next of a round that was set. */
-  'POST /practice/visits': {
-    body: z.strictObject({ id: made.nullish(), learnerId: made, level: Level, roundId: made.nullish() }),
-    answer: VisitView,
-  },
-  'GET /practice/visits/:id': { answer: VisitView },
-  /** Says which docket of the practice counter is this customer's. */
-  'POST /practice/visits/:id/docket': {
-    body: z.strictObject({ docketId: z.string().min(1).max(80) }),
-    answer: VisitView,
-  },
-  /** Does something; `after`: how much was done before, so that one sent twice is done once. */
-  'POST /practice/visits/:id/deeds': {
-    body: z.strictObject({
-      after: z.number().int().min(0).max(200),
-      deed: PracticeDeed,
-      /** What the customer leaves with, where they leave with it. */
-      sent: SentWith.nullish(),
-    }),
-    answer: VisitView,
-  },
-  /** Uncovers the advice; the account says so. */
-  'POST /practice/visits/:id/uncover': { body: nothing, answer: VisitView },
-  /** The same customer again, with so many of the same deeds done. */
-  'POST /practice/visits/:id/replay': {
-    body: z.strictObject({ keep: z.number().int().min(0).max(200) }),
-    answer: VisitView,
-  },
-  /** A round set for all: the same customers for everybody. */
-  'POST /practice/rounds': {
-    body: z.strictObject({
-      name: LearnerName,
-      level: Level,
-      customers: z.number().int().min(1).max(20),
-    }),
-    answer: RoundView,
-  },
-  'POST /practice/exercises': {
-    body: z.strictObject({ learnerId: made, skill: Skill.nullish() }),
-    answer: ExerciseView,
-  },
-  'POST /practice/answers': {
-    body: z.strictObject({
-      learnerId: made,
-      skill: Skill,
-      variant: z.string().min(1).max(60),
-      seed: z
-        .number()
-        .int()
-        .min(0)
-        .max(2 ** 31 - 1),
-      answer: z.string().max(60),
-      ms: z.number().int().min(0).max(3_600_000),
-    }),
-    answer: Answered,
-  },
+  ...PRACTICE_API,
 
   /** The devices of the start-up file. Where they are can be named nowhere else. */
   'GET /devices': { answer: DevicesView },

@@ -6,7 +6,8 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { SensedEnd } from './sensedEnd.ts';
 import type { ArchitectureGroup } from './architecture.ts';
 import { countedGroup, endMarginals, type Belief, type EndMarginals, type Term } from './endMarginals.ts';
-import { endTables, SHARED_STATES, type EndTable, type EndTables } from './endTable.ts';
+import { SHARED_STATES, type EndTable } from './endTable.ts';
+import { endTables, type EndTables } from './endTables.ts';
 import type { Evidence } from './finding.ts';
 import { faultCountWeights, secondEndChance } from './priors.ts';
 

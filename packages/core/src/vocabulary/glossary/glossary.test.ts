@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { PART_CLASSES } from './wordLists.ts';
+import { PART_CLASSES } from '../wordLists.ts';
 import { GLOSSARY, glossaryAt, glossaryOf } from './glossary.ts';
 
 describe('words of the trade', () => {

@@ -1,0 +1,113 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
+import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import type { Architecture } from './architecture.ts';
+import { SHARED_STATES, type EndSum, type EndTable } from './endTable.ts';
+import type { Complaint, Finding } from './finding.ts';
+import { statesAt, type State } from './states.ts';
+import { weighFindings, type Weighing } from './weighFindings.ts';
+
+/** What a table is put together from; each piece is worked out once, however many tables hold it. */
+export interface Pieces {
+  priors(end: WheelEnd, architecture: Architecture, states: readonly State[]): Float64Array;
+  /** Chance of one finding in every state, for one set of shared causes. */
+  column(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  /** A column to a power, worked out once. */
+  damped(column: Float64Array, power: number): Float64Array;
+  /** Chance that a check shows anything abnormal in every state; one where it says nothing. */
+  abnormal(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  /** Whether a finding shows anything of what all wheels share. */
+  varies(finding: Finding, end: WheelEnd, architecture: Architecture): boolean;
+  /** How far a finding can move any fault: the most it can tell. */
+  spread(finding: Finding, end: WheelEnd, architecture: Architecture): number;
+  silent(complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array;
+}
+
+const multiply = (out: Float64Array, by: Float64Array): void => {
+  for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
+};
+
+/** Weights of every state by the facts of the wheel end: [shared][here][state]. */
+export type Weights = EndTable['weights'];
+
+export const weightsBy = (
+  end: WheelEnd,
+  architecture: Architecture,
+  own: readonly Finding[],
+  adrift: readonly Finding[],
+  a: Assumptions,
+  pieces: Pieces,
+): Weights => {
+  const states = statesAt(end, architecture);
+  const repeat = a.get('correlation.repeat');
+  const mostHeard = a.get('correlation.most-heard');
+  const priors = pieces.priors(end, architecture, states);
+  const sets = adrift.length > 0 ? [own, [...own, ...adrift]] : [own];
+  const powers = sets.map((findings) =>
+    weighFindings(findings, (finding) => pieces.spread(finding, end, architecture), repeat, mostHeard),
+  );
+  const byHere = sets.map((findings, here) => {
+    const heard = findings.flatMap((finding, i) => {
+      const weighing = powers[here]?.[i] as Weighing;
+      return weighing.whole === 0 ? [] : [{ finding, ...weighing }];
+    });
+    const tell = (
+      out: Float64Array,
+      { finding, whole, abnormal }: (typeof heard)[number],
+      shared: number,
+    ) => {
+      const column = pieces.column(finding, end, architecture, shared);
+      multiply(out, whole === 1 ? column : pieces.damped(column, whole));
+      if (abnormal === 0) return;
+      multiply(out, pieces.damped(pieces.abnormal(finding, end, architecture, shared), abnormal));
+    };
+    // Most findings show nothing of what all wheels share: they are reckoned once, not once for each of it.
+    const common = Float64Array.from(priors);
+    const varying = heard.filter((each) => {
+      if (pieces.varies(each.finding, end, architecture)) return true;
+      tell(common, each, 0);
+      return false;
+    });
+    return SHARED_STATES.map((_, shared) => {
+      const out = Float64Array.from(common);
+      for (const each of varying) tell(out, each, shared);
+      return out;
+    });
+  });
+  return SHARED_STATES.map((_, shared) => byHere.map((each) => each[shared] as Float64Array));
+};
+
+/** For every subset of the complaints the chance that none of them comes from here, in every state. */
+export const silentBy = (quiet: readonly Float64Array[], states: readonly State[]): Float64Array[] => {
+  const silent = [new Float64Array(states.length).fill(1)];
+  // Each subset is a smaller one and one complaint more.
+  for (const column of quiet)
+    for (const smaller of [...silent]) {
+      const out = Float64Array.from(smaller);
+      multiply(out, column);
+      silent.push(out);
+    }
+  return silent;
+};
+
+/** The first state is nothing wrong. */
+export const sumOf = (x: Float64Array, y: Float64Array): EndSum => {
+  let faulty = 0;
+  for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
+  return { sound: (x[0] as number) * (y[0] as number), faulty };
+};
+
+/** Chance that a complaint does not come from here, in every state. */
+export const silentIn = (complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array => {
+  const quiet = new Map<Fault, number>();
+  const quietOf = (fault: Fault): number => {
+    const known = quiet.get(fault);
+    if (known !== undefined) return known;
+    const chance = 1 - complaint.brings(fault, end);
+    quiet.set(fault, chance);
+    return chance;
+  };
+  return Float64Array.from(statesAt(end, architecture), (state) =>
+    state.reduce((p, fault) => p * quietOf(fault), 1),
+  );
+};
