@@ -5,11 +5,15 @@ import { axleOf, isCentre, wheelEndAt } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { asSensed, type SensedEnd } from './sensedEnd.ts';
 
-/** One complete way a wheel end may be built. */
-export interface Architecture {
+/** How a wheel end makes its signal: all that decides what can fail there and how likely it is. */
+export interface Sensing {
   readonly sensor: SensorType;
   readonly mounting: Mounting;
   readonly target: Target;
+}
+
+/** One complete way a wheel end may be built: how it makes its signal, and what of it can be bought. */
+export interface Architecture extends Sensing {
   readonly ringSoldAlone: boolean;
 }
 
@@ -29,7 +33,16 @@ const canonical = ({ sensor, mounting, target, ringSoldAlone }: Architecture): A
   return known;
 };
 
-export const hasRing = (a: Architecture): boolean => a.target !== 'encoder-in-bearing';
+const oneSensing = new Map<string, Sensing>();
+/** How a wheel end built so makes its signal, always the same object: what is for sale changes nothing of what fails. */
+export const sensingOf = ({ sensor, mounting, target }: Architecture): Sensing => {
+  const key = `${sensor} ${mounting} ${target}`;
+  const known = oneSensing.get(key) ?? Object.freeze({ sensor, mounting, target });
+  oneSensing.set(key, known);
+  return known;
+};
+
+export const hasRing = (a: Pick<Sensing, 'target'>): boolean => a.target !== 'encoder-in-bearing';
 
 const drivenAxle = (axle: number, axles: number, driveline: Driveline | null | undefined): boolean | null => {
   switch (driveline) {
@@ -175,6 +188,29 @@ export const architectureGroups = (
         groups.push({ ends: [end], options: optionsFor(known, driven, false, a), known });
   }
   return groups;
+};
+
+/** One way a group makes its signal, over all that may be for sale there. */
+export interface SensingWay {
+  readonly sensing: Sensing;
+  readonly chance: number;
+  readonly options: ArchitectureGroup['options'];
+}
+
+/** The ways a group may make its signal, with the ways of building behind each. */
+export const sensingWays = ({ options }: ArchitectureGroup): SensingWay[] => {
+  const ways = new Map<Sensing, ArchitectureGroup['options'][number][]>();
+  for (const option of options) {
+    const sensing = sensingOf(option.architecture);
+    const alike = ways.get(sensing);
+    if (alike) alike.push(option);
+    else ways.set(sensing, [option]);
+  }
+  return [...ways].map(([sensing, alike]) => ({
+    sensing,
+    chance: alike.reduce((sum, { chance }) => sum + chance, 0),
+    options: alike,
+  }));
 };
 
 /** The group a place with a signal belongs to. */

@@ -8,7 +8,7 @@ import {
 } from '../chance/countedProducts.ts';
 import { causeOf, wrongPartOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
-import type { Architecture, ArchitectureGroup } from './architecture.ts';
+import type { Architecture, SensingWay } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import type { State } from './states.ts';
 
@@ -49,9 +49,9 @@ const countedEnds = (
   return out;
 };
 
-/** A group of wheel ends that are built alike, over every way they may be built. */
+/** A group of wheel ends that are built alike, over every way they may make their signal. */
 export const countedGroup = (
-  group: ArchitectureGroup,
+  ways: readonly SensingWay[],
   tables: readonly EndTable[][],
   shared: number,
   subset: number,
@@ -60,9 +60,9 @@ export const countedGroup = (
   const sum = (into: number[], of: readonly number[], chance: number): void => {
     for (let i = 0; i < into.length; i++) into[i] = (into[i] as number) + chance * (of[i] as number);
   };
-  const out = countedOne(group.ends.length, marks);
+  const out = countedOne(tables[0]?.length ?? 0, marks);
   out.plain[0] = 0;
-  group.options.forEach(({ chance }, k) => {
+  ways.forEach(({ chance }, k) => {
     const one = countedEnds(tables[k] ?? [], -1, shared, subset, marks);
     sum(out.plain, one.plain, chance);
     if (out.marked && one.marked) sum(out.marked, one.marked, chance);
@@ -97,15 +97,15 @@ const addStates = (
     out[t] = (out[t] as number) + scale * (weights[t] as number) * (silent[t] as number);
 };
 
-/** Weight of every state of one wheel end, by [option][shared]. */
+/** Weight of every state of one wheel end, by [way of sensing][shared]. */
 const massAt = (
-  group: ArchitectureGroup,
+  ways: readonly SensingWay[],
   tables: readonly EndTable[][],
   g: number,
   e: number,
   { terms }: Whole,
 ): Float64Array[][] =>
-  group.options.map(({ chance }, k) => {
+  ways.map(({ chance }, k) => {
     const perEnd = tables[k] as EndTable[];
     const table = perEnd[e] as EndTable;
     const out = SHARED_STATES.map(() => new Float64Array(table.states.length));
@@ -132,14 +132,14 @@ const massAt = (
 
 /** `g` and `e`: which group and which end of it. */
 export const endMarginals = (
-  group: ArchitectureGroup,
+  ways: readonly SensingWay[],
   tables: readonly EndTable[][],
   g: number,
   e: number,
   whole: Whole,
 ): EndMarginals => {
   let kept: Float64Array[][] | null = null;
-  const mass = () => (kept ??= massAt(group, tables, g, e, whole));
+  const mass = () => (kept ??= massAt(ways, tables, g, e, whole));
   // Rounding may leave a hair below nought.
   const chanceOf = (weight: number): number => Math.max(0, weight / whole.evidenceMass);
   const summed = () => {
@@ -167,15 +167,16 @@ export const endMarginals = (
   let sums: ReturnType<typeof summed> | null = null;
   const listed = (): Belief[] => {
     const out: Belief[] = [];
-    group.options.forEach(({ architecture }, k) => {
+    ways.forEach((way, k) => {
       const { states } = tables[k]?.[e] as EndTable;
-      SHARED_STATES.forEach((shared, s) => {
-        const weights = mass()[k]?.[s] as Float64Array;
-        for (let t = 0; t < states.length; t++) {
-          const p = chanceOf(weights[t] as number);
-          if (p > 0) out.push({ architecture, state: states[t] as State, shared, p });
-        }
-      });
+      for (const { architecture, chance } of way.options)
+        SHARED_STATES.forEach((shared, s) => {
+          const weights = mass()[k]?.[s] as Float64Array;
+          for (let t = 0; t < states.length; t++) {
+            const p = (chanceOf(weights[t] as number) * chance) / way.chance;
+            if (p > 0) out.push({ architecture, state: states[t] as State, shared, p });
+          }
+        });
     });
     return out;
   };

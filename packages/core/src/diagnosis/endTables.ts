@@ -2,21 +2,20 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { isCentre } from '../vocabulary/wheelEndWords.ts';
-import type { Architecture } from './architecture.ts';
+import type { Sensing } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import { silentBy, silentIn, sumOf, weightsBy, type Pieces, type Weights } from './endWeights.ts';
-import type { Complaint, Evidence, Finding } from './finding.ts';
+import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
 import { likelihood, showsNothing, soundChance } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
-import { faultsAt, statesAt } from './states.ts';
+import { statesAt, type State } from './states.ts';
 
 /** Tables already worked out, found again by what they were worked out from. */
 export interface EndTables {
   table(
     end: WheelEnd,
-    architecture: Architecture,
+    sensing: Sensing,
     evidence: Evidence,
     adrift: readonly Finding[],
     vehicle: DocketVehicle,
@@ -69,7 +68,7 @@ export const endTables = (): EndTables => {
   const columns: Map<number, Float64Array>[] = [];
   const abnormals: Map<number, Float64Array>[] = [];
   const spreads: Map<number, number>[] = [];
-  const variations: Map<number, boolean>[] = [];
+  const variations: Map<string, boolean>[] = [];
   const silents = new Map<string, Float64Array>();
   const shapes = new Map<string, number>();
   const shapeOf = new WeakMap<Finding, number>();
@@ -83,84 +82,89 @@ export const endTables = (): EndTables => {
     shapeOf.set(finding, number);
     return number;
   };
-  /** Kept by a finding's shape first, then by how the vehicle is built and what all wheels share: both small numbers. */
+  /** Kept by a finding's shape first, then by what can fail, what answers and what all wheels share: small numbers. */
   const memoOf = <T>(
     kept: Map<number, T>[],
-    [finding, end, architecture, shared]: readonly [Finding, WheelEnd, Architecture, number],
+    finding: Finding,
+    [states, { sensor }, shared]: readonly [readonly State[], Answering, number],
     make: () => T,
   ): T =>
     memo(
       (kept[shape(finding)] ??= new Map<number, T>()),
-      id(architecture) * 8 + (isCentre(end) ? 4 : 0) + shared,
+      id(states) * 8 + (sensor === 'active' ? 4 : 0) + shared,
       make,
     );
   /** What all wheels share, but for what this finding does not show. */
-  const shownOf = (finding: Finding, architecture: Architecture, shared: number): readonly Fault[] => {
+  const shownOf = (finding: Finding, answering: Answering, shared: number): readonly Fault[] => {
     const also = SHARED_STATES[shared] ?? [];
-    return also.length > 0 && also.every((fault) => showsNothing(finding, fault, architecture)) ? [] : also;
+    return also.length > 0 && also.every((fault) => showsNothing(finding, fault, answering)) ? [] : also;
   };
+  const priorsOf = (
+    end: WheelEnd,
+    sensing: Sensing,
+    states: readonly State[],
+    [vehicle, today, a]: readonly [DocketVehicle, string, Assumptions],
+  ): Float64Array =>
+    memo(priors, `${end} ${id(sensing)} ${id(vehicle)} ${id(a)}`, () => {
+      const chanceOf = new Map(
+        states
+          .filter(({ length }) => length === 1)
+          .map(([cause]) => [cause as Fault, faultPrior(cause as Fault, sensing, vehicle, today, a, end)]),
+      );
+      const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
+      const total = weights.reduce((sum, p) => sum + p, 0);
+      return oneOf(
+        `priors ${id(states)}`,
+        Float64Array.from(weights, (p) => p / total),
+      );
+    });
+  const silentOf = (complaint: Complaint, end: WheelEnd, states: readonly State[]): Float64Array =>
+    memo(silents, `${id(complaint)} ${end} ${id(states)}`, () =>
+      oneOf(`silent ${id(states)}`, silentIn(complaint, end, states)),
+    );
   const powered = new WeakMap<Float64Array, Map<number, Float64Array>>();
-  const piecesFor = (vehicle: DocketVehicle, today: string, a: Assumptions): Pieces => {
-    const pieces: Pieces = {
-      priors: (end, architecture, states) =>
-        memo(priors, `${end} ${id(architecture)} ${id(vehicle)} ${id(a)}`, () => {
-          const chanceOf = new Map(
-            ([...faultsAt(end, architecture), 'none-present'] as Fault[]).map((cause) => [
-              cause,
-              faultPrior(cause, architecture, vehicle, today, a, end),
-            ]),
-          );
-          const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
-          const total = weights.reduce((sum, p) => sum + p, 0);
-          return oneOf(
-            `priors ${id(architecture)}`,
-            Float64Array.from(weights, (p) => p / total),
-          );
-        }),
-      column: (finding, end, architecture, shared) =>
-        memoOf(columns, [finding, end, architecture, shared], () => {
-          const also = shownOf(finding, architecture, shared);
-          if (also.length === 0 && shared > 0) return pieces.column(finding, end, architecture, 0);
-          return Float64Array.from(statesAt(end, architecture), (state) =>
-            likelihood(finding, also.length > 0 ? [...state, ...also] : state, architecture),
-          );
-        }),
-      damped: (column, power) => {
-        const known = powered.get(column) ?? new Map<number, Float64Array>();
-        powered.set(column, known);
-        const damped = known.get(power) ?? column.map((chance) => chance ** power);
-        known.set(power, damped);
-        return damped;
-      },
-      abnormal: (finding, end, architecture, shared) =>
-        memoOf(abnormals, [finding, end, architecture, shared], () => {
-          const also = shownOf(finding, architecture, shared);
-          if (also.length === 0 && shared > 0) return pieces.abnormal(finding, end, architecture, 0);
-          const silent = finding.says && !finding.says(architecture);
-          return Float64Array.from(statesAt(end, architecture), (state) =>
-            silent
-              ? 1
-              : 1 - soundChance(finding, also.length > 0 ? [...state, ...also] : state, architecture),
-          );
-        }),
-      varies: (finding, end, architecture) =>
-        memoOf(variations, [finding, end, architecture, 0], () =>
-          SHARED_STATES.some((_, shared) => shownOf(finding, architecture, shared).length > 0),
-        ),
-      spread: (finding, end, architecture) =>
-        memoOf(spreads, [finding, end, architecture, 0], () => {
-          const causes: Fault[] = [...faultsAt(end, architecture), 'none-present'];
-          const logs = [null, ...causes].map((cause) =>
-            Math.log(likelihood(finding, cause === null ? [] : [cause], architecture)),
-          );
-          return Math.max(...logs) - Math.min(...logs);
-        }),
-      silent: (complaint, end, architecture) =>
-        memo(silents, `${id(complaint)} ${end} ${id(architecture)}`, () =>
-          oneOf(`silent ${id(architecture)}`, silentIn(complaint, end, architecture)),
-        ),
-    };
-    return pieces;
+  const pieces: Pieces = {
+    column: (finding, states, answering, shared) =>
+      memoOf(columns, finding, [states, answering, shared], () => {
+        const also = shownOf(finding, answering, shared);
+        if (also.length === 0 && shared > 0) return pieces.column(finding, states, answering, 0);
+        return Float64Array.from(states, (state) =>
+          likelihood(finding, also.length > 0 ? [...state, ...also] : state, answering),
+        );
+      }),
+    damped: (column, power) => {
+      const known = powered.get(column) ?? new Map<number, Float64Array>();
+      powered.set(column, known);
+      const damped = known.get(power) ?? column.map((chance) => chance ** power);
+      known.set(power, damped);
+      return damped;
+    },
+    abnormal: (finding, states, answering, shared) =>
+      memoOf(abnormals, finding, [states, answering, shared], () => {
+        const also = shownOf(finding, answering, shared);
+        if (also.length === 0 && shared > 0) return pieces.abnormal(finding, states, answering, 0);
+        const silent = finding.says && !finding.says(answering);
+        return Float64Array.from(states, (state) =>
+          silent ? 1 : 1 - soundChance(finding, also.length > 0 ? [...state, ...also] : state, answering),
+        );
+      }),
+    varies: (finding, answering) =>
+      memo((variations[shape(finding)] ??= new Map<string, boolean>()), answering.sensor, () =>
+        SHARED_STATES.some((_, shared) => shownOf(finding, answering, shared).length > 0),
+      ),
+    spread: (finding, states, answering) =>
+      memoOf(spreads, finding, [states, answering, 0], () => {
+        const column = pieces.column(finding, states, answering, 0);
+        let [least, most] = [Infinity, 0];
+        // Nothing wrong, and one fault alone: pairs tell no more.
+        for (let t = 0; t < states.length; t++) {
+          if ((states[t]?.length ?? 0) > 1) continue;
+          const chance = column[t] as number;
+          if (chance < least) least = chance;
+          if (chance > most) most = chance;
+        }
+        return Math.log(most) - Math.log(least);
+      }),
   };
   const likenesses = new WeakMap<readonly Finding[], string>();
   /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
@@ -175,14 +179,14 @@ export const endTables = (): EndTables => {
     return text;
   };
   /** Tables by the very list of findings they were made from: of a fact left out most wheel ends keep theirs. */
-  const handy = new WeakMap<readonly Finding[], Map<WheelEnd, Map<Architecture, Handy>>>();
+  const handy = new WeakMap<readonly Finding[], Map<WheelEnd, Map<Sensing, Handy>>>();
   return {
-    table(end, architecture, evidence, adrift, vehicle, today, a) {
+    table(end, sensing, evidence, adrift, vehicle, today, a) {
       const own = ownOf(evidence, end);
       let ofOwn = handy.get(own);
-      if (!ofOwn) handy.set(own, (ofOwn = new Map<WheelEnd, Map<Architecture, Handy>>()));
-      const ofEnd = memo(ofOwn, end, () => new Map<Architecture, Handy>());
-      const near = ofEnd.get(architecture);
+      if (!ofOwn) handy.set(own, (ofOwn = new Map<WheelEnd, Map<Sensing, Handy>>()));
+      const ofEnd = memo(ofOwn, end, () => new Map<Sensing, Handy>());
+      const near = ofEnd.get(sensing);
       if (
         near?.vehicle === vehicle &&
         near.a === a &&
@@ -190,20 +194,21 @@ export const endTables = (): EndTables => {
         isSameList(near.complaints, evidence.complaints)
       )
         return near.table;
-      const pieces = piecesFor(vehicle, today, a);
-      const quiet = evidence.complaints.map((complaint) => pieces.silent(complaint, end, architecture));
-      const states = statesAt(end, architecture);
-      const priors = pieces.priors(end, architecture, states);
+      const states = statesAt(end, sensing);
+      const quiet = evidence.complaints.map((complaint) => silentOf(complaint, end, states));
+      const priors = priorsOf(end, sensing, states, [vehicle, today, a]);
       const factsKey = [
-        id(architecture),
-        isCentre(end),
+        id(states),
+        sensing.sensor,
         id(priors),
         id(a),
         // Adrift, they weigh among those of the wheel: then by their order among them.
         likeness(adrift.length > 0 ? [...own, ...adrift] : own),
         adrift.length,
       ].join(' ');
-      const weights = memo(weightsMade, factsKey, () => weightsBy(end, architecture, own, adrift, a, pieces));
+      const weights = memo(weightsMade, factsKey, () =>
+        weightsBy(priors, states, sensing, own, adrift, a, pieces),
+      );
       const quietKey = `${states.length} ${quiet.map(id).join(' ')}`;
       const silent = memo(silentMade, quietKey, () => silentBy(quiet, states));
       const table = {
@@ -216,7 +221,7 @@ export const endTables = (): EndTables => {
           weights.map((each) => each.map((w) => silent.map((s) => sumOf(w, s)))),
         ),
       };
-      ofEnd.set(architecture, { vehicle, a, adrift, complaints: evidence.complaints, table });
+      ofEnd.set(sensing, { vehicle, a, adrift, complaints: evidence.complaints, table });
       return table;
     },
   };

@@ -1,26 +1,23 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import type { Architecture } from './architecture.ts';
 import { SHARED_STATES, type EndSum, type EndTable } from './endTable.ts';
-import type { Complaint, Finding } from './finding.ts';
-import { statesAt, type State } from './states.ts';
+import type { Answering, Complaint, Finding } from './finding.ts';
+import type { State } from './states.ts';
 import { weighFindings, type Weighing } from './weighFindings.ts';
 
 /** What a table is put together from; each piece is worked out once, however many tables hold it. */
 export interface Pieces {
-  priors(end: WheelEnd, architecture: Architecture, states: readonly State[]): Float64Array;
   /** Chance of one finding in every state, for one set of shared causes. */
-  column(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  column(finding: Finding, states: readonly State[], answering: Answering, shared: number): Float64Array;
   /** A column to a power, worked out once. */
   damped(column: Float64Array, power: number): Float64Array;
   /** Chance that a check shows anything abnormal in every state; one where it says nothing. */
-  abnormal(finding: Finding, end: WheelEnd, architecture: Architecture, shared: number): Float64Array;
+  abnormal(finding: Finding, states: readonly State[], answering: Answering, shared: number): Float64Array;
   /** Whether a finding shows anything of what all wheels share. */
-  varies(finding: Finding, end: WheelEnd, architecture: Architecture): boolean;
+  varies(finding: Finding, answering: Answering): boolean;
   /** How far a finding can move any fault: the most it can tell. */
-  spread(finding: Finding, end: WheelEnd, architecture: Architecture): number;
-  silent(complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array;
+  spread(finding: Finding, states: readonly State[], answering: Answering): number;
 }
 
 const multiply = (out: Float64Array, by: Float64Array): void => {
@@ -31,20 +28,19 @@ const multiply = (out: Float64Array, by: Float64Array): void => {
 export type Weights = EndTable['weights'];
 
 export const weightsBy = (
-  end: WheelEnd,
-  architecture: Architecture,
+  priors: Float64Array,
+  states: readonly State[],
+  answering: Answering,
   own: readonly Finding[],
   adrift: readonly Finding[],
   a: Assumptions,
   pieces: Pieces,
 ): Weights => {
-  const states = statesAt(end, architecture);
   const repeat = a.get('correlation.repeat');
   const mostHeard = a.get('correlation.most-heard');
-  const priors = pieces.priors(end, architecture, states);
   const sets = adrift.length > 0 ? [own, [...own, ...adrift]] : [own];
   const powers = sets.map((findings) =>
-    weighFindings(findings, (finding) => pieces.spread(finding, end, architecture), repeat, mostHeard),
+    weighFindings(findings, (finding) => pieces.spread(finding, states, answering), repeat, mostHeard),
   );
   const byHere = sets.map((findings, here) => {
     const heard = findings.flatMap((finding, i) => {
@@ -56,15 +52,15 @@ export const weightsBy = (
       { finding, whole, abnormal }: (typeof heard)[number],
       shared: number,
     ) => {
-      const column = pieces.column(finding, end, architecture, shared);
+      const column = pieces.column(finding, states, answering, shared);
       multiply(out, whole === 1 ? column : pieces.damped(column, whole));
       if (abnormal === 0) return;
-      multiply(out, pieces.damped(pieces.abnormal(finding, end, architecture, shared), abnormal));
+      multiply(out, pieces.damped(pieces.abnormal(finding, states, answering, shared), abnormal));
     };
     // Most findings show nothing of what all wheels share: they are reckoned once, not once for each of it.
     const common = Float64Array.from(priors);
     const varying = heard.filter((each) => {
-      if (pieces.varies(each.finding, end, architecture)) return true;
+      if (pieces.varies(each.finding, answering)) return true;
       tell(common, each, 0);
       return false;
     });
@@ -98,7 +94,7 @@ export const sumOf = (x: Float64Array, y: Float64Array): EndSum => {
 };
 
 /** Chance that a complaint does not come from here, in every state. */
-export const silentIn = (complaint: Complaint, end: WheelEnd, architecture: Architecture): Float64Array => {
+export const silentIn = (complaint: Complaint, end: WheelEnd, states: readonly State[]): Float64Array => {
   const quiet = new Map<Fault, number>();
   const quietOf = (fault: Fault): number => {
     const known = quiet.get(fault);
@@ -107,7 +103,5 @@ export const silentIn = (complaint: Complaint, end: WheelEnd, architecture: Arch
     quiet.set(fault, chance);
     return chance;
   };
-  return Float64Array.from(statesAt(end, architecture), (state) =>
-    state.reduce((p, fault) => p * quietOf(fault), 1),
-  );
+  return Float64Array.from(states, (state) => state.reduce((p, fault) => p * quietOf(fault), 1));
 };

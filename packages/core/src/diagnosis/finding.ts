@@ -1,10 +1,13 @@
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import type { Architecture } from './architecture.ts';
+import type { Sensing } from './architecture.ts';
 import type { SensedEnd } from './sensedEnd.ts';
 
-/** A chance under one fault, or under none (null), at a wheel end built so. */
-export type Chance = (fault: Fault | null, architecture: Architecture) => number;
+/** All that a reading can depend on of how a wheel end is built: what kind of sensor answers. */
+export type Answering = Pick<Sensing, 'sensor'>;
+
+/** A chance under one fault, or under none (null), at a wheel end that answers so. */
+export type Chance = (fault: Fault | null, answering: Answering) => number;
 
 /**
  * A fact that speaks of one wheel end, as the reasoning uses it.
@@ -30,10 +33,10 @@ export interface Finding {
   readonly jointly?: (
     faults: readonly Fault[],
     which: 'seen' | 'normal',
-    architecture: Architecture,
+    answering: Answering,
   ) => number | null;
   /** False where the reading says nothing in a vehicle built so: it changes nothing there. */
-  readonly says?: (architecture: Architecture) => boolean;
+  readonly says?: (answering: Answering) => boolean;
 }
 
 /** A complaint of the whole vehicle: any faulty wheel end, or a shared cause, may bring it about. */
@@ -64,19 +67,18 @@ export interface Evidence {
 const lookedUp = new WeakMap<Chance, Chance>();
 
 /**
- * The same chance, looked up once for each fault and way of building: a finding is asked for it in every state, for
+ * The same chance, looked up once for each fault and kind of sensor: a finding is asked for it in every state, for
  * every fact that is left out to see what it did.
  */
 export const onceEach = (chance: Chance): Chance => {
   const already = lookedUp.get(chance);
   if (already) return already;
-  const known = new Map<Architecture, Map<Fault | null, number>>();
-  const once: Chance = (fault, architecture) => {
-    let here = known.get(architecture);
-    if (!here) known.set(architecture, (here = new Map<Fault | null, number>()));
+  const known = { passive: new Map<Fault | null, number>(), active: new Map<Fault | null, number>() };
+  const once: Chance = (fault, answering) => {
+    const here = known[answering.sensor];
     const hit = here.get(fault);
     if (hit !== undefined) return hit;
-    const value = chance(fault, architecture);
+    const value = chance(fault, answering);
     here.set(fault, value);
     return value;
   };

@@ -1,6 +1,5 @@
 import type { Fault } from '../faultKinds/faultData.ts';
-import type { Architecture } from './architecture.ts';
-import type { Finding } from './finding.ts';
+import type { Answering, Finding } from './finding.ts';
 
 const TINY = 1e-12;
 
@@ -8,27 +7,23 @@ const TINY = 1e-12;
 export const soundChance = (
   { normal, jointly }: Pick<Finding, 'normal' | 'jointly'>,
   faults: readonly Fault[],
-  architecture: Architecture,
+  answering: Answering,
 ): number => {
   if (!normal) return 0;
-  const joint = faults.length === 2 ? (jointly?.(faults, 'normal', architecture) ?? null) : null;
+  const joint = faults.length === 2 ? (jointly?.(faults, 'normal', answering) ?? null) : null;
   if (joint !== null) return joint;
   const [only] = faults;
-  if (only !== undefined && faults.length === 1) return normal(only, architecture);
-  const base = normal(null, architecture);
-  return faults.reduce((product, fault) => product * Math.min(1, normal(fault, architecture) / base), base);
+  if (only !== undefined && faults.length === 1) return normal(only, answering);
+  const base = normal(null, answering);
+  return faults.reduce((product, fault) => product * Math.min(1, normal(fault, answering) / base), base);
 };
 
 /** Whether a finding is as likely with this fault beside others as without it: then it need not be reckoned with. */
-export const showsNothing = (
-  { kind, seen, normal }: Finding,
-  fault: Fault,
-  architecture: Architecture,
-): boolean =>
+export const showsNothing = ({ kind, seen, normal }: Finding, fault: Fault, answering: Answering): boolean =>
   kind === 'factor' || kind === 'absent'
-    ? seen(fault, architecture) === 1
-    : seen(fault, architecture) === seen(null, architecture) &&
-      (!normal || normal(fault, architecture) === normal(null, architecture));
+    ? seen(fault, answering) === 1
+    : seen(fault, answering) === seen(null, answering) &&
+      (!normal || normal(fault, answering) === normal(null, answering));
 
 /**
  * Chance of a finding when several faults hold at once. A reading that says nothing has chance one under all.
@@ -40,35 +35,31 @@ export const showsNothing = (
  * not show in this check (its row is the sound one) changes nothing. One fault alone gives its own row exactly;
  * two of one mechanism (a swollen ring and the tip it grinds) have a row of their own.
  */
-export const likelihood = (
-  finding: Finding,
-  faults: readonly Fault[],
-  architecture: Architecture,
-): number => {
+export const likelihood = (finding: Finding, faults: readonly Fault[], answering: Answering): number => {
   const { seen, normal } = finding;
-  if (finding.says && !finding.says(architecture)) return 1;
+  if (finding.says && !finding.says(answering)) return 1;
   const [only] = faults;
-  if (only === undefined) return Math.max(TINY, seen(null, architecture));
+  if (only === undefined) return Math.max(TINY, seen(null, answering));
   if (finding.kind === 'factor' || finding.kind === 'absent')
-    return faults.reduce((product, fault) => product * seen(fault, architecture), 1);
-  if (faults.length === 1) return Math.max(TINY, seen(only, architecture));
+    return faults.reduce((product, fault) => product * seen(fault, answering), 1);
+  if (faults.length === 1) return Math.max(TINY, seen(only, answering));
   if (finding.kind === 'present' || !normal) {
-    const leak = seen(null, architecture);
-    const missed = faults.reduce((product, fault) => product * (1 - seen(fault, architecture)), 1);
+    const leak = seen(null, answering);
+    const missed = faults.reduce((product, fault) => product * (1 - seen(fault, answering)), 1);
     return Math.max(TINY, 1 - missed / (1 - leak) ** (faults.length - 1));
   }
-  const joint = faults.length === 2 ? (finding.jointly?.(faults, 'seen', architecture) ?? null) : null;
+  const joint = faults.length === 2 ? (finding.jointly?.(faults, 'seen', answering) ?? null) : null;
   if (joint !== null) return Math.max(TINY, joint);
-  if (finding.isNormal) return Math.max(TINY, soundChance(finding, faults, architecture));
-  const plain = seen(null, architecture);
-  const base = normal(null, architecture);
+  if (finding.isNormal) return Math.max(TINY, soundChance(finding, faults, answering));
+  const plain = seen(null, answering);
+  const base = normal(null, answering);
   let hiddenAll = 1;
   let adds = 0;
   let shows = 0;
   for (const fault of faults) {
-    const hidden = Math.min(1, normal(fault, architecture) / base);
+    const hidden = Math.min(1, normal(fault, answering) / base);
     hiddenAll *= hidden;
-    adds += Math.max(0, seen(fault, architecture) - hidden * plain);
+    adds += Math.max(0, seen(fault, answering) - hidden * plain);
     shows += 1 - hidden;
   }
   return Math.max(TINY, hiddenAll * plain + (shows > 0 ? ((1 - hiddenAll) * adds) / shows : 0));

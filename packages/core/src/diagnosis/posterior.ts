@@ -4,7 +4,7 @@ import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { SensedEnd } from './sensedEnd.ts';
-import type { ArchitectureGroup } from './architecture.ts';
+import { sensingWays, type ArchitectureGroup } from './architecture.ts';
 import { countedGroup, endMarginals, type Belief, type EndMarginals, type Term } from './endMarginals.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import { endTables, type EndTables } from './endTables.ts';
@@ -37,9 +37,10 @@ export interface Posterior {
  * coefficients are weighed last. Each wheel end has nothing, one fault or two. Findings at a wheel end depend on its state and the shared ones. Facts with no wheel end belong to one
  * unknown corner, summed over by a mark that exactly one wheel end carries. A complaint is brought about by any faulty wheel end or shared cause (noisy-or):
  * its chance is one minus a product over wheel ends, so a set of complaints is a signed sum over subsets, each of
- * which factorises. Unknown architecture is summed over with its odds, alike on both sides of an axle.
+ * which factorises. How a wheel end makes its signal is summed over with its odds where it is unknown, alike on both sides
+ * of an axle; what of it is for sale changes nothing of what is wrong and is split off at the end.
  *
- * Cost: groups x options x 4 shared x subsets x about 55 states, no sampling. `memo` keeps the tables of wheel ends
+ * Cost: groups x ways of sensing x 4 shared x subsets x about 55 states, no sampling. `memo` keeps the tables of wheel ends
  * whose facts did not change between calls.
  */
 export const posterior = (
@@ -54,16 +55,17 @@ export const posterior = (
   const subsets = 1 << complaints.length;
   const adrift = evidence.findings.filter((finding) => finding.wheelEnd === null);
   const marks = adrift.length > 0;
-  const tables: EndTable[][][] = groups.map((group) =>
-    group.options.map(({ architecture }) =>
-      group.ends.map((end) => memo.table(end, architecture, evidence, adrift, vehicle, today, a)),
+  const ways = groups.map(sensingWays);
+  const tables: EndTable[][][] = groups.map((group, g) =>
+    (ways[g] ?? []).map(({ sensing }) =>
+      group.ends.map((end) => memo.table(end, sensing, evidence, adrift, vehicle, today, a)),
     ),
   );
 
   // Prior odds of a fault at each wheel end, over the ways it may be built.
   const odds = groups.flatMap((group, g) =>
     group.ends.map((_, e) =>
-      group.options.reduce((sum, { chance }, k) => sum + chance * (tables[g]?.[k]?.[e]?.odds ?? 0), 0),
+      (ways[g] ?? []).reduce((sum, { chance }, k) => sum + chance * (tables[g]?.[k]?.[e]?.odds ?? 0), 0),
     ),
   );
   const countWeights = faultCountWeights(odds, secondEndChance(vehicle, today, a));
@@ -103,7 +105,7 @@ export const posterior = (
     for (let subset = 0; subset < subsets; subset++) {
       const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
       if (factor === 0) continue;
-      const counted = groups.map((group, g) => countedGroup(group, tables[g] ?? [], s, subset, marks));
+      const counted = groups.map((_, g) => countedGroup(ways[g] ?? [], tables[g] ?? [], s, subset, marks));
       const others = weighedOthers(counted, countWeights);
       const [first, besides] = [counted[0], others[0]];
       const sum =
@@ -120,7 +122,7 @@ export const posterior = (
   const marginals = new Map<WheelEnd, EndMarginals>();
   const ends: EndPosterior[] = groups.flatMap((group, g) =>
     group.ends.map((wheelEnd, e): EndPosterior => {
-      const here = endMarginals(group, tables[g] ?? [], g, e, { terms, evidenceMass });
+      const here = endMarginals(ways[g] ?? [], tables[g] ?? [], g, e, { terms, evidenceMass });
       marginals.set(wheelEnd, here);
       return {
         wheelEnd,

@@ -4,7 +4,7 @@ import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { axleOf } from '../vocabulary/wheelEndWords.ts';
-import type { Architecture } from './architecture.ts';
+import type { Sensing } from './architecture.ts';
 import type { State } from './states.ts';
 
 /** Age in years of a vehicle built at `buildDate` (YYYY, YYYY-MM or YYYY-MM-DD) on `today` (YYYY-MM-DD). */
@@ -31,7 +31,7 @@ const oversizePercent = (vehicle: DocketVehicle): number | null => {
 /** Chance of a single fault at a wheel end before any finding: base rate, moved by salt, age, distance, tyres, target and what was learned. */
 export const faultPrior = (
   fault: Fault,
-  architecture: Architecture,
+  sensing: Sensing,
   vehicle: DocketVehicle,
   today: string,
   a: Assumptions,
@@ -39,7 +39,7 @@ export const faultPrior = (
   wheelEnd: WheelEnd | null = null,
 ): number => {
   const learned =
-    a.find(`build.${architecture.sensor}.${fault}`, 1) *
+    a.find(`build.${sensing.sensor}.${fault}`, 1) *
     (wheelEnd === null ? 1 : a.find(`line.${axleOf(wheelEnd) === 1 ? 'front' : 'rear'}.${fault}`, 1));
   const age = ageInYears(vehicle.buildDate, today) ?? a.get('age.typical');
   const decades = (age - a.get('age.typical')) / 10;
@@ -54,7 +54,7 @@ export const faultPrior = (
         clampDistance((vehicle.distanceKm - age * a.get('distance.per-year')) / 100000);
   const oversize =
     (oversizePercent(vehicle) ?? 0) >= a.get('oversize.percent') ? a.find(`oversize.${fault}`, 1) : 1;
-  const shaft = architecture.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${fault}`, 1) : 1;
+  const shaft = sensing.target === 'ring-on-shaft' ? a.find(`target.on-shaft.${fault}`, 1) : 1;
   return Math.min(
     a.get('prior.most'),
     a.get(`prior.${fault}`) *

@@ -2,13 +2,13 @@ import { causeOf, faultsWhere, type Fault } from '../faultKinds/faultData.ts';
 import type { FaultNeed } from '../faultKinds/faultKind.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { hasRing, type Architecture } from './architecture.ts';
+import { hasRing, type Sensing } from './architecture.ts';
 
 /** What may be wrong at one wheel end: nothing, one fault, or two at once. */
 export type State = readonly Fault[];
 
 /** Faults that exist at a wheel end built this way. */
-export const faultsAt = (wheelEnd: WheelEnd, a: Architecture): Fault[] => {
+export const faultsAt = (wheelEnd: WheelEnd, a: Sensing): Fault[] => {
   const centre = isCentre(wheelEnd);
   const holds: Readonly<Record<FaultNeed, boolean>> = {
     wheel: !centre,
@@ -20,17 +20,16 @@ export const faultsAt = (wheelEnd: WheelEnd, a: Architecture): Fault[] => {
   return faultsWhere((need) => holds[need]);
 };
 
-/** Listed once for each way of building: at a wheel, and at the centre of an axle. */
-const listed = new WeakMap<Architecture, Map<boolean, readonly State[]>>();
+/** Listed once for each set of faults that can be: wheel ends where the same can fail share one list. */
+const listed = new Map<string, readonly State[]>();
 
 /**
  * Every state of a wheel end built this way, nothing wrong first. A past event goes with nothing else: it means nothing
  * is wrong now. Two faults of one cause (joint and loom) are one story and make no pair.
  */
-export const statesAt = (wheelEnd: WheelEnd, a: Architecture): readonly State[] => {
-  const byCentre = listed.get(a) ?? new Map<boolean, readonly State[]>();
-  listed.set(a, byCentre);
-  const known = byCentre.get(isCentre(wheelEnd));
+export const statesAt = (wheelEnd: WheelEnd, a: Sensing): readonly State[] => {
+  const key = `${isCentre(wheelEnd)} ${hasRing(a)} ${a.mounting === 'in-hub'}`;
+  const known = listed.get(key);
   if (known) return known;
   const faults = faultsAt(wheelEnd, a);
   const states: readonly State[] = [
@@ -44,6 +43,6 @@ export const statesAt = (wheelEnd: WheelEnd, a: Architecture): readonly State[] 
         .map((other) => [one, other] as const),
     ),
   ];
-  byCentre.set(isCentre(wheelEnd), states);
+  listed.set(key, states);
   return states;
 };

@@ -37,7 +37,7 @@ const inShort = (reading: ReturnType<typeof readCheck>): string =>
   reading ? `${reading.table} ${reading.result}` : '-';
 
 /**
- * How likely a reading is, by fault and build. The same reading at two wheels is one set of functions: what follows from it
+ * How likely a reading is, by fault and kind of sensor. The same reading at two wheels is one set of functions: what follows from it
  * is worked out once.
  */
 const chancesOf = (readings: Readings, explained: boolean, notGrowing: boolean, a: Assumptions): Chances => {
@@ -48,8 +48,8 @@ const chancesOf = (readings: Readings, explained: boolean, notGrowing: boolean, 
   if (known) return known;
   const chance =
     (which: 'seen' | 'normal'): Chance =>
-    (fault, architecture) => {
-      const reading = readings[architecture.sensor];
+    (fault, { sensor }) => {
+      const reading = readings[sensor];
       if (!reading) return 1;
       const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
       const base = checkChance(reading.table, result, fault, a);
@@ -64,9 +64,9 @@ const chancesOf = (readings: Readings, explained: boolean, notGrowing: boolean, 
   const chances: Chances = {
     seen: chance('seen'),
     normal: chance('normal'),
-    says: (architecture) => readings[architecture.sensor] !== null,
-    jointly: (faults, which, architecture) => {
-      const reading = readings[architecture.sensor];
+    says: ({ sensor }) => readings[sensor] !== null,
+    jointly: (faults, which, { sensor }) => {
+      const reading = readings[sensor];
       if (!reading) return null;
       const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
       return jointChance(reading.table, result, faults, a);
