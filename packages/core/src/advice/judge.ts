@@ -2,7 +2,7 @@ import type { Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
-import { endsOffered, hubAlone, lookingAhead, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
+import { endsOffered, hubAlone, planAt, plannedDeeply, type PlannedEnd, type PlannedSo } from './planAt.ts';
 import { rankCauses } from './rankCauses.ts';
 import { decide } from './verdict/decide.ts';
 
@@ -38,13 +38,10 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const offered = endsOffered(d, a);
   const deeply = plannedDeeply(offered, d, a);
   const bare = hubAlone(d, a);
-  // One set of numbers for all of them: what follows from it is worked out once.
-  const near = lookingAhead(a, 1);
-  const nowhere = lookingAhead(a, 0);
   const plans = offered.map((end) => {
     const isBare = bare.has(end.wheelEnd);
-    const numbers = isBare ? nowhere : deeply.has(end) ? a : near;
-    return planAt(d, end, filled, school, knowledge, numbers, isBare);
+    const so: PlannedSo = isBare ? { steps: 0, isHubAlone: true } : deeply.has(end) ? {} : { steps: 1 };
+    return planAt(d, end, filled, school, knowledge, a, so);
   });
   const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
   const echoesOnly =

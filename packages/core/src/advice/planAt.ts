@@ -79,15 +79,17 @@ export const plannedDeeply = (
 export const hubAlone = (d: Diagnosed, a: Assumptions): ReadonlySet<WheelEnd | null> =>
   new Set(d.dangers.wheels.slice(a.get('offer.most-ends')).map(({ wheelEnd }) => wheelEnd));
 
-/** The same numbers, looking so many steps ahead; none: no check is thought of. */
-export const lookingAhead = (a: Assumptions, steps: 0 | 1): Assumptions => ({
-  ...a,
-  get: (key) => (key === 'plan.depth' ? steps : a.get(key)),
-});
-
 /** How the wheel ends of a group are built, as far as is known. */
 export const groupOf = (d: Diagnosed, end: WheelEnd): ArchitectureGroup =>
   groupAt(d.groups, end) as ArchitectureGroup;
+
+/** How a wheel end is planned where it is not as the shop plans. */
+export interface PlannedSo {
+  /** Steps looked ahead; none: no check is thought of. */
+  readonly steps?: number;
+  /** Only its hub is offered. */
+  readonly isHubAlone?: boolean;
+}
 
 /** Prices the parts of one wheel end and plans there. `docket` may set other options than the one that was diagnosed. */
 export const planAt = (
@@ -97,7 +99,7 @@ export const planAt = (
   school: School,
   knowledge: Knowledge,
   a: Assumptions,
-  isHubAlone = false,
+  { steps, isHubAlone = false }: PlannedSo = {},
 ): PlannedEnd => {
   const group = groupOf(d, end.wheelEnd);
   const weights = weightsOf(end);
@@ -118,6 +120,7 @@ export const planAt = (
   const keep = new Set<PartClass>(
     d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd) ? ['hub-assembly'] : [],
   );
-  const planUnder = (which: School) => buildPlan(docket, end, outlays, which, d.evidence.findings, a, keep);
+  const planUnder = (which: School) =>
+    buildPlan(docket, end, outlays, which, d.evidence.findings, a, keep, steps);
   return { end, group, architecture, plan: planUnder(school), planUnder };
 };

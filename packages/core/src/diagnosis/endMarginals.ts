@@ -85,16 +85,10 @@ export interface EndMarginals {
   beliefs(): readonly Belief[];
 }
 
-/** Adds the weight of every state to `out`: the first is nothing wrong. */
-const addStates = (
-  out: Float64Array,
-  weights: Float64Array,
-  silent: Float64Array,
-  sound: number,
-  faulty: number,
-): void => {
-  for (let t = 0, scale = sound; t < out.length; t++, scale = faulty)
-    out[t] = (out[t] as number) + scale * (weights[t] as number) * (silent[t] as number);
+/** Adds what the complaints leave of every state to `out`: the first is nothing wrong. */
+const addStates = (out: Float64Array, silent: Float64Array, sound: number, faulty: number): void => {
+  out[0] = (out[0] as number) + sound * (silent[0] as number);
+  for (let t = 1; t < out.length; t++) out[t] = (out[t] as number) + faulty * (silent[t] as number);
 };
 
 /** Weight of every state of one wheel end, by [way of sensing][shared]. */
@@ -108,26 +102,34 @@ const massAt = (
   ways.map(({ chance }, k) => {
     const perEnd = tables[k] as EndTable[];
     const table = perEnd[e] as EndTable;
-    const out = SHARED_STATES.map(() => new Float64Array(table.states.length));
+    const noughts = () => SHARED_STATES.map(() => new Float64Array(table.states.length));
+    // What the rest leaves of every state: summed up first, and weighed by the facts of this wheel end once.
+    const leftAsAny = noughts();
+    const leftAsCorner = terms[0]?.others[g]?.marked ? noughts() : null;
     for (const { factor, shared, subset, others } of terms) {
       const rest = others[g] as Counted;
-      const marks = rest.marked !== null;
-      const besides = countedEnds(perEnd, e, shared, subset, marks);
-      const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];
+      const besides = countedEnds(perEnd, e, shared, subset, leftAsCorner !== null);
       const silent = table.silent[subset] as Float64Array;
-      const into = out[shared] as Float64Array;
       const scale = factor * chance;
       const unmarked = (faulty: 0 | 1) => scale * along(rest.plain, besides.plain, faulty);
-      if (!marks) {
-        addStates(into, asAny as Float64Array, silent, unmarked(0), unmarked(1));
+      const asAny = leftAsAny[shared] as Float64Array;
+      if (!leftAsCorner) {
+        addStates(asAny, silent, unmarked(0), unmarked(1));
         continue;
       }
       // The corner complained of is elsewhere, or it is this one.
       const marked = (faulty: 0 | 1) => scale * alongMarked(rest, besides, faulty);
-      addStates(into, asAny as Float64Array, silent, marked(0), marked(1));
-      addStates(into, asCorner as Float64Array, silent, unmarked(0), unmarked(1));
+      addStates(asAny, silent, marked(0), marked(1));
+      addStates(leftAsCorner[shared] as Float64Array, silent, unmarked(0), unmarked(1));
     }
-    return out;
+    return leftAsAny.map((left, shared) => {
+      const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];
+      const besides = leftAsCorner?.[shared];
+      return left.map(
+        (mass, t) =>
+          mass * (asAny?.[t] as number) + (besides ? (besides[t] as number) * (asCorner?.[t] as number) : 0),
+      );
+    });
   });
 
 /** `g` and `e`: which group and which end of it. */

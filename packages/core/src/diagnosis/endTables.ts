@@ -6,10 +6,10 @@ import type { Sensing } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import { silentBy, silentIn, sumOf, weightsBy, type Pieces, type Weights } from './endWeights.ts';
 import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
-import { likelihood, showsNothing, soundChance } from './likelihood.ts';
+import { likelihoodUnder, showsNothing, soundChance, type Likelihood } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
-import { statesAt, type State } from './states.ts';
+import { statesAt, statesBeside, type State } from './states.ts';
 
 /** Tables already worked out, found again by what they were worked out from. */
 export interface EndTables {
@@ -34,6 +34,12 @@ interface Handy {
 }
 const isSameList = <T>(x: readonly T[], y: readonly T[]): boolean =>
   x === y || (x.length === y.length && x.every((each, i) => each === y[i]));
+
+const chancesIn = (states: readonly State[], chance: Likelihood): Float64Array => {
+  const out = new Float64Array(states.length);
+  for (let t = 0; t < out.length; t++) out[t] = chance(states[t] as State);
+  return out;
+};
 
 export const endTables = (): EndTables => {
   const ids = new WeakMap<object, number>();
@@ -128,9 +134,7 @@ export const endTables = (): EndTables => {
       memoOf(columns, finding, [states, answering, shared], () => {
         const also = shownOf(finding, answering, shared);
         if (also.length === 0 && shared > 0) return pieces.column(finding, states, answering, 0);
-        return Float64Array.from(states, (state) =>
-          likelihood(finding, also.length > 0 ? [...state, ...also] : state, answering),
-        );
+        return chancesIn(statesBeside(states, also), likelihoodUnder(finding, answering));
       }),
     damped: (column, power) => {
       const known = powered.get(column) ?? new Map<number, Float64Array>();
@@ -144,8 +148,8 @@ export const endTables = (): EndTables => {
         const also = shownOf(finding, answering, shared);
         if (also.length === 0 && shared > 0) return pieces.abnormal(finding, states, answering, 0);
         const silent = finding.says && !finding.says(answering);
-        return Float64Array.from(states, (state) =>
-          silent ? 1 : 1 - soundChance(finding, also.length > 0 ? [...state, ...also] : state, answering),
+        return chancesIn(statesBeside(states, also), (faults) =>
+          silent ? 1 : 1 - soundChance(finding, faults, answering),
         );
       }),
     varies: (finding, answering) =>

@@ -15,7 +15,9 @@ export const soundChance = (
   const [only] = faults;
   if (only !== undefined && faults.length === 1) return normal(only, answering);
   const base = normal(null, answering);
-  return faults.reduce((product, fault) => product * Math.min(1, normal(fault, answering) / base), base);
+  let product = base;
+  for (const fault of faults) product *= Math.min(1, normal(fault, answering) / base);
+  return product;
 };
 
 /** Whether a finding is as likely with this fault beside others as without it: then it need not be reckoned with. */
@@ -24,6 +26,55 @@ export const showsNothing = ({ kind, seen, normal }: Finding, fault: Fault, answ
     ? seen(fault, answering) === 1
     : seen(fault, answering) === seen(null, answering) &&
       (!normal || normal(fault, answering) === normal(null, answering));
+
+/** Chance of one finding under any faults that hold at once. */
+export type Likelihood = (faults: readonly Fault[]) => number;
+
+const presentUnder = ({ seen }: Finding, answering: Answering): Likelihood => {
+  const leak = seen(null, answering);
+  return (faults) => {
+    const [only] = faults;
+    if (only === undefined) return Math.max(TINY, leak);
+    if (faults.length === 1) return Math.max(TINY, seen(only, answering));
+    let missed = 1;
+    for (const fault of faults) missed *= 1 - seen(fault, answering);
+    return Math.max(TINY, 1 - missed / (1 - leak) ** (faults.length - 1));
+  };
+};
+
+const factorUnder = ({ seen }: Finding, answering: Answering): Likelihood => {
+  const leak = Math.max(TINY, seen(null, answering));
+  return (faults) => {
+    if (faults.length === 0) return leak;
+    let product = 1;
+    for (const fault of faults) product *= seen(fault, answering);
+    return product;
+  };
+};
+
+const checkUnder = (finding: Finding, normal: Finding['seen'], answering: Answering): Likelihood => {
+  const { seen, jointly, isNormal } = finding;
+  const plain = seen(null, answering);
+  const base = normal(null, answering);
+  return (faults) => {
+    const [only] = faults;
+    if (only === undefined) return Math.max(TINY, plain);
+    if (faults.length === 1) return Math.max(TINY, seen(only, answering));
+    const joint = faults.length === 2 ? (jointly?.(faults, 'seen', answering) ?? null) : null;
+    if (joint !== null) return Math.max(TINY, joint);
+    if (isNormal) return Math.max(TINY, soundChance(finding, faults, answering));
+    let hiddenAll = 1;
+    let adds = 0;
+    let shows = 0;
+    for (const fault of faults) {
+      const hidden = Math.min(1, normal(fault, answering) / base);
+      hiddenAll *= hidden;
+      adds += Math.max(0, seen(fault, answering) - hidden * plain);
+      shows += 1 - hidden;
+    }
+    return Math.max(TINY, hiddenAll * plain + (shows > 0 ? ((1 - hiddenAll) * adds) / shows : 0));
+  };
+};
 
 /**
  * Chance of a finding when several faults hold at once. A reading that says nothing has chance one under all.
@@ -35,32 +86,14 @@ export const showsNothing = ({ kind, seen, normal }: Finding, fault: Fault, answ
  * not show in this check (its row is the sound one) changes nothing. One fault alone gives its own row exactly;
  * two of one mechanism (a swollen ring and the tip it grinds) have a row of their own.
  */
-export const likelihood = (finding: Finding, faults: readonly Fault[], answering: Answering): number => {
-  const { seen, normal } = finding;
-  if (finding.says && !finding.says(answering)) return 1;
-  const [only] = faults;
-  if (only === undefined) return Math.max(TINY, seen(null, answering));
-  if (finding.kind === 'factor' || finding.kind === 'absent')
-    return faults.reduce((product, fault) => product * seen(fault, answering), 1);
-  if (faults.length === 1) return Math.max(TINY, seen(only, answering));
-  if (finding.kind === 'present' || !normal) {
-    const leak = seen(null, answering);
-    const missed = faults.reduce((product, fault) => product * (1 - seen(fault, answering)), 1);
-    return Math.max(TINY, 1 - missed / (1 - leak) ** (faults.length - 1));
-  }
-  const joint = faults.length === 2 ? (finding.jointly?.(faults, 'seen', answering) ?? null) : null;
-  if (joint !== null) return Math.max(TINY, joint);
-  if (finding.isNormal) return Math.max(TINY, soundChance(finding, faults, answering));
-  const plain = seen(null, answering);
-  const base = normal(null, answering);
-  let hiddenAll = 1;
-  let adds = 0;
-  let shows = 0;
-  for (const fault of faults) {
-    const hidden = Math.min(1, normal(fault, answering) / base);
-    hiddenAll *= hidden;
-    adds += Math.max(0, seen(fault, answering) - hidden * plain);
-    shows += 1 - hidden;
-  }
-  return Math.max(TINY, hiddenAll * plain + (shows > 0 ? ((1 - hiddenAll) * adds) / shows : 0));
+export const likelihoodUnder = (finding: Finding, answering: Answering): Likelihood => {
+  if (finding.says && !finding.says(answering)) return () => 1;
+  if (finding.kind === 'factor' || finding.kind === 'absent') return factorUnder(finding, answering);
+  return finding.kind === 'present' || !finding.normal
+    ? presentUnder(finding, answering)
+    : checkUnder(finding, finding.normal, answering);
 };
+
+/** The same for one set of faults. */
+export const likelihood = (finding: Finding, faults: readonly Fault[], answering: Answering): number =>
+  likelihoodUnder(finding, answering)(faults);

@@ -23,6 +23,18 @@ export const faultsAt = (wheelEnd: WheelEnd, a: Sensing): Fault[] => {
 /** Listed once for each set of faults that can be: wheel ends where the same can fail share one list. */
 const listed = new Map<string, readonly State[]>();
 
+const besides = new WeakMap<readonly State[], Map<readonly Fault[], readonly State[]>>();
+
+/** Every state with the same other faults beside it; always the same list for the same two. */
+export const statesBeside = (states: readonly State[], also: readonly Fault[]): readonly State[] => {
+  if (also.length === 0) return states;
+  const known = besides.get(states) ?? new Map<readonly Fault[], readonly State[]>();
+  besides.set(states, known);
+  const made = known.get(also) ?? states.map((state) => [...state, ...also]);
+  known.set(also, made);
+  return made;
+};
+
 /**
  * Every state of a wheel end built this way, nothing wrong first. A past event goes with nothing else: it means nothing
  * is wrong now. Two faults of one cause (joint and loom) are one story and make no pair.

@@ -109,7 +109,7 @@ const inOrderOfWork = (corner: CornerProblem, solve: Solver, depth: number, tie:
 /** Each step ahead takes five to fifteen times as long as the one before: the fifth would take seconds. */
 const MOST_STEPS = 4;
 
-/** Solves the decision at one wheel end and prices every offer with its best continuation. */
+/** Solves the decision at one wheel end, so many `steps` ahead, and prices every offer with its best continuation. */
 export const buildPlan = (
   docket: Docket,
   end: EndPosterior,
@@ -118,10 +118,11 @@ export const buildPlan = (
   findings: readonly Finding[],
   a: Assumptions,
   keep: ReadonlySet<PartClass> = new Set(),
+  steps = a.get('plan.depth'),
 ): BuiltPlan => {
-  const corner = buildProblem(docket, end, outlays, school, findings, a, keep);
+  const corner = buildProblem(docket, end, outlays, school, findings, a, keep, steps > 0);
   const solve = solver(corner.problem);
-  const depth = Math.min(MOST_STEPS, a.get('plan.depth'));
+  const depth = Math.min(MOST_STEPS, steps);
   const bearing = corner.bearing.chance * corner.bearing.cost;
   const { value, choice: dearest } = inOrderOfWork(corner, solve, depth, a.get('plan.tie'));
   const outcomes = corner.fixes.map((fix, index): FixOutcome => {

@@ -50,7 +50,7 @@ const remains = (
 /**
  * The decision at one wheel end: what may be wrong (rare states left out), the checks that can be made, the parts and
  * the work that may cure it. Something wrong at another wheel end is a state no fix here takes away. A fix that hardly
- * ever cures is none, unless `keep` says that safety calls for it.
+ * ever cures is none, unless `keep` says that safety calls for it. Who looks no step ahead makes no check.
  */
 export const buildProblem = (
   docket: Docket,
@@ -60,6 +60,7 @@ export const buildProblem = (
   findings: readonly Finding[],
   a: Assumptions,
   keep: ReadonlySet<PartClass> = new Set(),
+  mayCheck = true,
 ): CornerProblem => {
   const rates = ratesFor(docket, a);
   const least = a.get('plan.ignore-below');
@@ -147,8 +148,7 @@ export const buildProblem = (
   const known = new Set(
     findings.filter(({ wheelEnd }) => wheelEnd === end.wheelEnd).map(({ mechanism }) => mechanism),
   );
-  // Who looks no step ahead makes no check.
-  const checks = a.get('plan.depth') > 0 ? availableChecks(docket, end.wheelEnd, end.beliefs, a) : [];
+  const checks = mayCheck ? availableChecks(docket, end.wheelEnd, end.beliefs, a) : [];
   const perMinute = ((rates.labour * rates.slower) / 60) * a.get(`school.${school}.check`);
   const seizure = outlays.find(({ part }) => part === 'sensor')?.seizureCost ?? 0;
   const standing = setupsStanding(docket, end.wheelEnd);

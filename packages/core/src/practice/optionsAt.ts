@@ -2,7 +2,6 @@ import { judge, type Judged } from '../advice/judge.ts';
 import type { Knowledge } from '../advice/knowledge.ts';
 import { planAt, type PlannedEnd } from '../advice/planAt.ts';
 import { rockFirst, brakesFirst, unsafeWheel, whichWheel } from '../advice/verdict/dangerRules.ts';
-import type { Assumptions } from '../assumptions/assumptions.ts';
 import { SOUND_RESULT } from '../checkKinds/checkData.ts';
 import { ratesFor } from '../offers/rates.ts';
 import { knownBuild } from '../plan/askWorth.ts';
@@ -95,13 +94,9 @@ export const optionsAt = (
 ): Options => {
   const judged = judge(docket, knowledge);
   const { d, verdict, rule, main } = judged;
-  const numbers: Assumptions = {
-    ...d.a,
-    get: (key) => (key === 'plan.depth' ? depth : d.a.get(key)),
-  };
   const school = docket.options?.school ?? knowledge.school;
   const likely = [...d.whole.ends].sort((x, y) => y.odd - x.odd).slice(0, MOST_ENDS);
-  const planned = likely.map((end) => planAt(d, end, d.docket, school, knowledge, numbers));
+  const planned = likely.map((end) => planAt(d, end, d.docket, school, knowledge, d.a, { steps: depth }));
   const rates = ratesFor(d.docket, d.a);
   const perMinute = (rates.labour * rates.slower) / 60;
   const options: Reckoned[] = [];
