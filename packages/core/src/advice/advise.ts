@@ -1,5 +1,5 @@
 import { hasRing, type ArchitectureGroup } from '../diagnosis/architecture.ts';
-import { explainFacts } from '../diagnosis/explain.ts';
+import { explainFacts, factLabels } from '../diagnosis/explain.ts';
 import { buildModel } from '../compare/buildModel.ts';
 import { compareWays } from '../compare/compareWays.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
@@ -20,7 +20,7 @@ import { fromLedger } from './fromLedger.ts';
 import { judge } from './judge.ts';
 import { assumptionsFor, judgedOnly, type Knowledge } from './knowledge.ts';
 import { groupOf, type PlannedEnd } from './planAt.ts';
-import { labelOf, removableFacts } from './removableFacts.ts';
+import { removableFacts } from './removableFacts.ts';
 import { questionsFor } from './questions/questions.ts';
 import { fitQuestions } from './fitQuestions.ts';
 import { doubtQuestions } from './doubtQuestions.ts';
@@ -144,7 +144,7 @@ export const advise = (docket: Docket, knowledge: Knowledge): Advice => {
     (fact) => ({
       ...fact,
       said: evidence.setAside.get(fact.path) ?? fact.said,
-      label: labelOf(fact, evidence),
+      label: factLabels(evidence).get(fact.path) ?? fact.label,
     }),
   );
   const handed =

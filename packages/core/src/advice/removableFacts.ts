@@ -3,7 +3,6 @@ import { evidenceWithout } from '../diagnosis/ownFindings.ts';
 import type { Evidence } from '../diagnosis/finding.ts';
 import { posterior } from '../diagnosis/posterior.ts';
 import { whyIdle } from '../diagnosis/whyIdle.ts';
-import type { FactEffect } from '../vocabulary/advice.ts';
 import type { Docket, DocketVehicle } from '../vocabulary/docket.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
@@ -156,12 +155,3 @@ export const removableFacts = (given: Docket, d: Diagnosed, knowledge: Knowledge
     })),
   ];
 };
-
-/** What a fact is called where it was found to say something. */
-export const labelOf = ({ path, label }: FactEffect, evidence: Evidence): string =>
-  (
-    evidence.findings.find((f) => f.path === path && !f.isNormal) ??
-    evidence.findings.find((f) => f.path === path) ??
-    evidence.complaints.find((c) => c.paths.includes(path)) ??
-    evidence.shared.find((s) => s.path === path)
-  )?.label ?? label;

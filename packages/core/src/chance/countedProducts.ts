@@ -33,6 +33,13 @@ export const countedOne = (ends: number, marks: boolean): Counted => {
   return { plain, marked: marks ? noughts(ends + 1) : null };
 };
 
+/** Makes it the polynomial one again: of thousands that are used once, one is kept and used anew. */
+export const oneAgain = ({ plain, marked }: Counted): void => {
+  plain.fill(0);
+  plain[0] = 1;
+  marked?.fill(0);
+};
+
 /** Multiplies one more wheel end in, in place: as any other, and as the one that is marked. */
 export const countIn = (
   { plain, marked }: Counted,

@@ -3,6 +3,7 @@ import {
   alongMarked,
   countedOne,
   countIn,
+  oneAgain,
   type Counted,
   type CountedEnd,
 } from '../chance/countedProducts.ts';
@@ -33,20 +34,20 @@ const endAs = (table: EndTable, shared: number, here: 0 | 1, subset: number): Co
   table.sums[shared]?.[here]?.[subset] ?? NOWHERE;
 const NOWHERE: CountedEnd = { sound: 0, faulty: 0 };
 
-/** The wheel ends of a group built one way, but for the one at place `but`. */
-const countedEnds = (
+/** Makes `out` the wheel ends of a group built one way, but for the one at place `but`. */
+const countEnds = (
+  out: Counted,
   tables: readonly EndTable[],
   but: number,
   shared: number,
   subset: number,
-  marks: boolean,
-): Counted => {
-  const out = countedOne(tables.length - (but >= 0 ? 1 : 0), marks);
-  tables.forEach((table, e) => {
-    if (e === but) return;
-    countIn(out, endAs(table, shared, 0, subset), marks ? endAs(table, shared, 1, subset) : undefined);
-  });
-  return out;
+): void => {
+  oneAgain(out);
+  for (let e = 0; e < tables.length; e++) {
+    if (e === but) continue;
+    const table = tables[e] as EndTable;
+    countIn(out, endAs(table, shared, 0, subset), out.marked ? endAs(table, shared, 1, subset) : undefined);
+  }
 };
 
 /** A group of wheel ends that are built alike, over every way they may make their signal. */
@@ -60,10 +61,12 @@ export const countedGroup = (
   const sum = (into: number[], of: readonly number[], chance: number): void => {
     for (let i = 0; i < into.length; i++) into[i] = (into[i] as number) + chance * (of[i] as number);
   };
-  const out = countedOne(tables[0]?.length ?? 0, marks);
+  const ends = tables[0]?.length ?? 0;
+  const out = countedOne(ends, marks);
   out.plain[0] = 0;
+  const one = countedOne(ends, marks);
   ways.forEach(({ chance }, k) => {
-    const one = countedEnds(tables[k] ?? [], -1, shared, subset, marks);
+    countEnds(one, tables[k] ?? [], -1, shared, subset);
     sum(out.plain, one.plain, chance);
     if (out.marked && one.marked) sum(out.marked, one.marked, chance);
   });
@@ -106,9 +109,10 @@ const massAt = (
     // What the rest leaves of every state: summed up first, and weighed by the facts of this wheel end once.
     const leftAsAny = noughts();
     const leftAsCorner = terms[0]?.others[g]?.marked ? noughts() : null;
+    const besides = countedOne(perEnd.length - 1, leftAsCorner !== null);
     for (const { factor, shared, subset, others } of terms) {
       const rest = others[g] as Counted;
-      const besides = countedEnds(perEnd, e, shared, subset, leftAsCorner !== null);
+      countEnds(besides, perEnd, e, shared, subset);
       const silent = table.silent[subset] as Float64Array;
       const scale = factor * chance;
       const unmarked = (faulty: 0 | 1) => scale * along(rest.plain, besides.plain, faulty);

@@ -4,12 +4,12 @@ import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
-import { silentBy, silentIn, sumOf, weightsBy, type Pieces, type Weights } from './endWeights.ts';
+import { silentBy, silentIn, sumOf, toldBy, weightsOf, type Pieces, type Weights } from './endWeights.ts';
 import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
 import { likelihoodUnder, showsNothing, soundChance, type Likelihood } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
-import { statesAt, statesBeside, type State } from './states.ts';
+import { singlesOf, statesAt, statesBeside, type State } from './states.ts';
 
 /** Tables already worked out, found again by what they were worked out from. */
 export interface EndTables {
@@ -50,6 +50,7 @@ export const endTables = (): EndTables => {
     ids.set(thing, next);
     return next++;
   };
+  const toldMade = new Map<string, Weights>();
   const weightsMade = new Map<string, Weights>();
   const silentMade = new Map<string, readonly Float64Array[]>();
   const sumsMade = new Map<string, EndTable['sums']>();
@@ -113,9 +114,9 @@ export const endTables = (): EndTables => {
   ): Float64Array =>
     memo(priors, `${end} ${id(sensing)} ${id(vehicle)} ${id(a)}`, () => {
       const chanceOf = new Map(
-        states
-          .filter(({ length }) => length === 1)
-          .map(([cause]) => [cause as Fault, faultPrior(cause as Fault, sensing, vehicle, today, a, end)]),
+        singlesOf(states).flatMap(([cause]) =>
+          cause === undefined ? [] : [[cause, faultPrior(cause, sensing, vehicle, today, a, end)] as const],
+        ),
       );
       const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
       const total = weights.reduce((sum, p) => sum + p, 0);
@@ -158,29 +159,32 @@ export const endTables = (): EndTables => {
       ),
     spread: (finding, states, answering) =>
       memoOf(spreads, finding, [states, answering, 0], () => {
-        const column = pieces.column(finding, states, answering, 0);
-        let [least, most] = [Infinity, 0];
         // Nothing wrong, and one fault alone: pairs tell no more.
-        for (let t = 0; t < states.length; t++) {
-          if ((states[t]?.length ?? 0) > 1) continue;
-          const chance = column[t] as number;
-          if (chance < least) least = chance;
-          if (chance > most) most = chance;
-        }
-        return Math.log(most) - Math.log(least);
+        const chances = chancesIn(singlesOf(states), likelihoodUnder(finding, answering));
+        return Math.log(Math.max(...chances)) - Math.log(Math.min(...chances));
       }),
   };
-  const likenesses = new WeakMap<readonly Finding[], string>();
+  const likenesses = new WeakMap<readonly Finding[], number>();
+  const likenessOf = new Map<string, number>();
   /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
-  const likeness = (findings: readonly Finding[]): string => {
+  const likeness = (findings: readonly Finding[]): number => {
     const known = likenesses.get(findings);
     if (known !== undefined) return known;
     const order = findings
       .map((_, i) => i)
       .sort((i, j) => ((findings[i]?.label ?? '') < (findings[j]?.label ?? '') ? -1 : 1));
     const text = `${findings.map((each) => `${shape(each)} ${each.mechanism}`).join(',')}/${order.join(',')}`;
-    likenesses.set(findings, text);
-    return text;
+    const number = memo(likenessOf, text, () => likenessOf.size);
+    likenesses.set(findings, number);
+    return number;
+  };
+  const joined = new WeakMap<readonly Finding[], Map<readonly Finding[], readonly Finding[]>>();
+  /** The findings of a wheel end; and the same with those adrift, where there are any: adrift, they weigh among its own. */
+  const setsOf = (own: readonly Finding[], adrift: readonly Finding[]): ReadonlyArray<readonly Finding[]> => {
+    if (adrift.length === 0) return [own];
+    let withOwn = joined.get(own);
+    if (!withOwn) joined.set(own, (withOwn = new Map<readonly Finding[], readonly Finding[]>()));
+    return [own, memo(withOwn, adrift, () => [...own, ...adrift])];
   };
   /** Tables by the very list of findings they were made from: of a fact left out most wheel ends keep theirs. */
   const handy = new WeakMap<readonly Finding[], Map<WheelEnd, Map<Sensing, Handy>>>();
@@ -201,18 +205,13 @@ export const endTables = (): EndTables => {
       const states = statesAt(end, sensing);
       const quiet = evidence.complaints.map((complaint) => silentOf(complaint, end, states));
       const priors = priorsOf(end, sensing, states, [vehicle, today, a]);
-      const factsKey = [
-        id(states),
-        sensing.sensor,
-        id(priors),
-        id(a),
-        // Adrift, they weigh among those of the wheel: then by their order among them.
-        likeness(adrift.length > 0 ? [...own, ...adrift] : own),
-        adrift.length,
-      ].join(' ');
-      const weights = memo(weightsMade, factsKey, () =>
-        weightsBy(priors, states, sensing, own, adrift, a, pieces),
+      const sets = setsOf(own, adrift);
+      const told = memo(
+        toldMade,
+        `${id(states)} ${sensing.sensor} ${id(a)} ${sets.map(likeness).join(' ')} ${adrift.length}`,
+        () => toldBy(states, sensing, sets, a, pieces),
       );
+      const weights = memo(weightsMade, `${id(priors)} ${id(told)}`, () => weightsOf(priors, told));
       const quietKey = `${states.length} ${quiet.map(id).join(' ')}`;
       const silent = memo(silentMade, quietKey, () => silentBy(quiet, states));
       const table = {

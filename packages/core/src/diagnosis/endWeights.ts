@@ -24,21 +24,33 @@ const multiply = (out: Float64Array, by: Float64Array): void => {
   for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
 };
 
-/** Weights of every state by the facts of the wheel end: [shared][here][state]. */
+/** A number for every state: [shared][here][state]. */
 export type Weights = EndTable['weights'];
 
-export const weightsBy = (
-  priors: Float64Array,
+/** Priors and what the facts tell, together. */
+export const weightsOf = (priors: Float64Array, told: Weights): Weights =>
+  told.map((byHere) =>
+    byHere.map((each) => {
+      const out = Float64Array.from(priors);
+      multiply(out, each);
+      return out;
+    }),
+  );
+
+/**
+ * What the facts of a wheel end tell of every state, the priors left out.
+ *
+ * @param sets the findings of the wheel end; then the same with those adrift, as the corner complained of
+ */
+export const toldBy = (
   states: readonly State[],
   answering: Answering,
-  own: readonly Finding[],
-  adrift: readonly Finding[],
+  sets: ReadonlyArray<readonly Finding[]>,
   a: Assumptions,
   pieces: Pieces,
 ): Weights => {
   const repeat = a.get('correlation.repeat');
   const mostHeard = a.get('correlation.most-heard');
-  const sets = adrift.length > 0 ? [own, [...own, ...adrift]] : [own];
   const powers = sets.map((findings) =>
     weighFindings(findings, (finding) => pieces.spread(finding, states, answering), repeat, mostHeard),
   );
@@ -58,7 +70,7 @@ export const weightsBy = (
       multiply(out, pieces.damped(pieces.abnormal(finding, states, answering, shared), abnormal));
     };
     // Most findings show nothing of what all wheels share: they are reckoned once, not once for each of it.
-    const common = Float64Array.from(priors);
+    const common = new Float64Array(states.length).fill(1);
     const varying = heard.filter((each) => {
       if (pieces.varies(each.finding, answering)) return true;
       tell(common, each, 0);

@@ -37,11 +37,26 @@ export interface Removable {
   readonly why: () => string;
 }
 
+const called = new WeakMap<Evidence, ReadonlyMap<string, string>>();
+
+/** What every fact that the reasoning uses is called, by its path: by what it shows rather than by what is sound. */
+export const factLabels = (evidence: Evidence): ReadonlyMap<string, string> => {
+  const known = called.get(evidence);
+  if (known) return known;
+  const labels = new Map<string, string>();
+  const call = ({ path, label }: { readonly path: string; readonly label: string }) => {
+    if (!labels.has(path)) labels.set(path, label);
+  };
+  evidence.findings.filter(({ isNormal }) => !isNormal).forEach(call);
+  evidence.findings.forEach(call);
+  for (const { paths, label } of evidence.complaints) for (const path of paths) call({ path, label });
+  evidence.shared.forEach(call);
+  called.set(evidence, labels);
+  return labels;
+};
+
 /** Whether the reasoning uses the fact at `path` at all. */
-export const uses = (evidence: Evidence, path: string): boolean =>
-  evidence.findings.some((finding) => finding.path === path) ||
-  evidence.complaints.some((complaint) => complaint.paths.includes(path)) ||
-  evidence.shared.some((finding) => finding.path === path);
+export const uses = (evidence: Evidence, path: string): boolean => factLabels(evidence).has(path);
 
 /** Whether anything at all is believed otherwise. */
 const moved = (whole: Posterior, rest: Posterior): boolean =>

@@ -23,6 +23,15 @@ export const faultsAt = (wheelEnd: WheelEnd, a: Sensing): Fault[] => {
 /** Listed once for each set of faults that can be: wheel ends where the same can fail share one list. */
 const listed = new Map<string, readonly State[]>();
 
+const singles = new WeakMap<readonly State[], readonly State[]>();
+
+/** Nothing wrong, and every fault alone. */
+export const singlesOf = (states: readonly State[]): readonly State[] => {
+  const known = singles.get(states) ?? states.filter(({ length }) => length < 2);
+  singles.set(states, known);
+  return known;
+};
+
 const besides = new WeakMap<readonly State[], Map<readonly Fault[], readonly State[]>>();
 
 /** Every state with the same other faults beside it; always the same list for the same two. */

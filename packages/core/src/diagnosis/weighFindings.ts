@@ -22,7 +22,7 @@ export const weighFindings = (
   const spread = findings.map(spreadOf);
   /** The most telling of each mechanism and kind. */
   const best = new Map<string, number>();
-  const groupOf = ({ mechanism, kind }: Finding) => `${kind} ${mechanism}`;
+  const groupOf = findings.map(({ mechanism, kind }) => `${kind} ${mechanism}`);
   const isStronger = (i: number, j: number): boolean => {
     const [mine, its] = [spread[i] ?? 0, spread[j] ?? 0];
     if (its !== mine) return its > mine;
@@ -33,12 +33,14 @@ export const weighFindings = (
   const reported = new Set<string>();
   const groups = new Map<string, number[]>();
   findings.forEach((finding, i) => {
-    const group = groupOf(finding);
+    const group = groupOf[i] as string;
     const sofar = best.get(group);
     if (sofar === undefined || isStronger(sofar, i)) best.set(group, i);
     if (finding.kind === 'present') {
       reported.add(finding.mechanism);
-      groups.set(group, [...(groups.get(group) ?? []), i]);
+      const members = groups.get(group);
+      if (members) members.push(i);
+      else groups.set(group, [i]);
     }
   });
   // Of many reports of one thing the most telling are heard: a reader that writes it forty times proves it no better.
@@ -49,7 +51,7 @@ export const weighFindings = (
   );
   return findings.map((finding, i): Weighing => {
     if (unheard.has(i)) return { whole: 0, abnormal: 0 };
-    const repeats = best.get(groupOf(finding)) !== i;
+    const repeats = best.get(groupOf[i] as string) !== i;
     if (finding.kind !== 'check') return { whole: repeats ? repeat : 1, abnormal: 0 };
     const foretold = !finding.isNormal && (repeats || reported.has(finding.mechanism));
     return { whole: 1, abnormal: foretold ? repeat - 1 : 0 };

@@ -31,14 +31,17 @@ export interface CornerProblem {
   readonly bearing: Risk;
 }
 
-/** Every outcome of trying to take each fault away, as what remains with its chance. */
+/** More than there are faults, each told apart by every way of building: four such numbers fit in one. */
+const MOST_ALIKE = 4096;
+
+/** Every outcome of trying to take each fault away, `chance` by its place, as what remains with its chance. */
 const remains = (
   faults: readonly Fault[],
-  chance: (fault: Fault) => number,
+  chance: (at: number) => number,
 ): Array<{ left: Fault[]; p: number }> =>
   faults.reduce<Array<{ left: Fault[]; p: number }>>(
-    (sofar, fault) => {
-      const cured = chance(fault);
+    (sofar, fault, i) => {
+      const cured = chance(i);
       return sofar.flatMap(({ left, p }) => [
         ...(cured > 0 ? [{ left, p: p * cured }] : []),
         ...(cured < 1 ? [{ left: [...left, fault], p: p * (1 - cured) }] : []),
@@ -68,13 +71,14 @@ export const buildProblem = (
   const taken = takenAway(possible, end.wheelEnd, a);
   const faultsOf = ({ state, shared }: Pick<Belief, 'state' | 'shared'>): Fault[] => [...state, ...shared];
   const states: Array<Belief & { p: number }> = [];
-  const index = new Map<string, number>();
+  const index = new Map<number, number>();
   /** The state of the problem a truth belongs to. */
   const indexOf = (b: Omit<Belief, 'p'>): number => {
+    // Four faults at most: their numbers in order are one number.
     const key = faultsOf(b)
-      .map((fault) => taken(fault, b.architecture).alike)
-      .sort()
-      .join(' ');
+      .map((fault) => taken(fault, b.architecture).alike + 1)
+      .sort((x, y) => x - y)
+      .reduce((sofar, alike) => sofar * MOST_ALIKE + alike, 0);
     const known = index.get(key);
     if (known !== undefined) return known;
     index.set(key, states.length);
@@ -125,17 +129,26 @@ export const buildProblem = (
   });
 
   const moves: SolveFix['moves'][] = fixes.map(() => []);
+  const places = fixes.map((fix) => possible.indexOf(fix));
   for (let s = 0; s < states.length; s++) {
     const b = states[s] as Belief;
     const elsewhere = b.state.length + b.shared.length === 0;
-    fixes.forEach((fix, f) => {
-      const at = possible.indexOf(fix);
-      const outcomes = remains(faultsOf(b), (fault) => taken(fault, b.architecture).chances[at] as number);
-      (moves[f] as Array<Array<{ to: number; chance: number }>>)[s] = outcomes.map(({ left, p }) => ({
+    const faults = faultsOf(b);
+    const chances = faults.map((fault) => taken(fault, b.architecture).chances);
+    const stays = [{ to: s, chance: 1 }];
+    fixes.forEach((_, f) => {
+      const into = moves[f] as Array<Array<{ to: number; chance: number }>>;
+      const at = places[f] as number;
+      // Most fixes take nothing of a state away.
+      if (elsewhere || chances.every((each) => each[at] === 0)) {
+        into[s] = stays;
+        return;
+      }
+      const outcomes = remains(faults, (i) => chances[i]?.[at] as number);
+      into[s] = outcomes.map(({ left, p }) => ({
         chance: p,
-        to: elsewhere
-          ? s
-          : left.length === 0
+        to:
+          left.length === 0
             ? -1
             : indexOf({
                 architecture: b.architecture,

@@ -1,7 +1,7 @@
 import { PAIRS } from '../partKinds/partData.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
-import { cureChance, partsAt, WITH_WORK, workCures, WORKS, type Work } from '../offers/fixes.ts';
+import { cureChance, WITH_WORK, workCures, WORKS, type Work } from '../offers/fixes.ts';
 import type { Outlay } from '../offers/outlay.ts';
 import { soundFromStart } from '../offers/partLife.ts';
 import { workHours, type Rates } from '../offers/rates.ts';
@@ -9,7 +9,6 @@ import { jobCost, together, withWork, type JobOutlay } from '../offers/together.
 import type { Docket } from '../vocabulary/docket.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { PartClass } from '../vocabulary/words.ts';
-import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 
 /** Parts fitted in one job, the main one first. */
 export interface PartFix {
@@ -28,16 +27,19 @@ export const isAlone = (fix: Fix): fix is PartFix =>
   fix.kind === 'part' && fix.with.length === 0 && fix.work === null;
 export type Fix = PartFix | { kind: 'work'; work: Work; cost: number };
 
-/** Chance that doing `fix` takes `fault` away, in a vehicle built so; a part bad from the box takes nothing away. */
+/**
+ * Chance that doing `fix` takes `fault` away, in a vehicle built so; a part bad from the box takes nothing away.
+ *
+ * @param exist the parts that are there to be fitted
+ */
 export const takesAway = (
   fix: Fix,
   fault: Fault,
-  end: WheelEnd,
+  exist: readonly PartClass[],
   architecture: Architecture,
   a: Assumptions,
 ): number => {
   if (fix.kind === 'work') return workCures(fix.work, fault, a);
-  const exist = partsAt(end, architecture);
   const left = fix.outlays.reduce(
     (stays, { part, chosen, badShare }) =>
       exist.includes(part)

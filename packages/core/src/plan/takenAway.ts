@@ -1,7 +1,8 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Architecture } from '../diagnosis/architecture.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
-import { cureChance } from '../offers/fixes.ts';
+import { cureChance, partsAt } from '../offers/fixes.ts';
+import type { PartClass } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { takesAway, type Fix } from './fixesAt.ts';
 
@@ -22,21 +23,28 @@ export const takenAway = (fixes: readonly Fix[], end: WheelEnd, a: Assumptions) 
   const parts = [
     ...new Set(fixes.flatMap((fix) => (fix.kind === 'part' ? fix.outlays.map(({ part }) => part) : []))),
   ];
-  const known = new Map<Architecture, Map<Fault, Taken>>();
+  const known = new Map<
+    Architecture,
+    { readonly exist: readonly PartClass[]; readonly taken: Map<Fault, Taken> }
+  >();
   const numbers = new Map<string, number>();
   return (fault: Fault, architecture: Architecture): Taken => {
     let here = known.get(architecture);
-    if (!here) known.set(architecture, (here = new Map<Fault, Taken>()));
-    const hit = here.get(fault);
+    if (!here) {
+      here = { exist: partsAt(end, architecture), taken: new Map<Fault, Taken>() };
+      known.set(architecture, here);
+    }
+    const { exist } = here;
+    const hit = here.taken.get(fault);
     if (hit) return hit;
-    const chances = fixes.map((fix) => takesAway(fix, fault, end, architecture, a));
+    const chances = fixes.map((fix) => takesAway(fix, fault, exist, architecture, a));
     const key = [fault, ...chances, ...parts.map((part) => cureChance(part, fault, architecture, a))].join(
       ' ',
     );
     const alike = numbers.get(key) ?? numbers.size;
     numbers.set(key, alike);
     const taken = { alike, chances };
-    here.set(fault, taken);
+    here.taken.set(fault, taken);
     return taken;
   };
 };
