@@ -1,75 +1,75 @@
 /**
- * A polynomial in the number of faulty wheel ends, by its coefficients; beside it the same with one of its wheel ends
- * marked as the corner complained of, where a corner is looked for.
+ * Polynomials in the number of faulty wheel ends, by their coefficients, for many rows at once: a row is one case that is
+ * reckoned apart (what all wheels share, which complaints come from elsewhere). Flat: coefficient `i` of a row stands at
+ * `row x (degree + 1) + i`. Beside it the same with one of its wheel ends marked as the corner complained of, where a corner
+ * is looked for.
  */
 export interface Counted {
-  readonly plain: number[];
-  readonly marked: number[] | null;
+  readonly degree: number;
+  readonly plain: Float64Array;
+  readonly marked: Float64Array | null;
 }
 
-/** A wheel end as such a polynomial: `sound + faulty z`. */
+/** A wheel end as such polynomials `sound + faulty z`, two numbers a row: as any other, and as the one that is marked. */
 export interface CountedEnd {
-  readonly sound: number;
-  readonly faulty: number;
+  readonly asAny: Float64Array;
+  readonly asMarked: Float64Array | null;
 }
 
-/** What later groups made of the weights. */
-interface Weighed {
-  readonly plain: readonly number[];
-  readonly marked: readonly number[] | null;
-}
+/** Polynomials of nought. */
+export const countedNought = (rows: number, degree: number, marks: boolean): Counted => {
+  const numbers = () => new Float64Array(rows * (degree + 1));
+  return { degree, plain: numbers(), marked: marks ? numbers() : null };
+};
 
-/** Plain lists: of three numbers each they are made far faster than typed ones. */
-const noughts = (length: number): number[] => {
-  const out: number[] = [];
-  for (let i = 0; i < length; i++) out.push(0);
+/** The product of wheel ends, row by row; of none the polynomial one. */
+export const productOf = (ends: readonly CountedEnd[], rows: number, marks: boolean): Counted => {
+  const out = countedNought(rows, ends.length, marks);
+  const { plain, marked } = out;
+  const width = ends.length + 1;
+  for (let row = 0; row < rows; row++) plain[row * width] = 1;
+  for (let e = 0; e < ends.length; e++) {
+    const { asAny, asMarked } = ends[e] as CountedEnd;
+    for (let row = 0; row < rows; row++) {
+      const [sound, faulty] = [asAny[2 * row] as number, asAny[2 * row + 1] as number];
+      for (let i = e + 1, at = row * width + i; i >= 0; i--, at--) {
+        const own = plain[at] as number;
+        const below = i > 0 ? (plain[at - 1] as number) : 0;
+        if (marked && asMarked)
+          marked[at] =
+            (marked[at] as number) * sound +
+            (i > 0 ? (marked[at - 1] as number) * faulty : 0) +
+            own * (asMarked[2 * row] as number) +
+            below * (asMarked[2 * row + 1] as number);
+        plain[at] = own * sound + below * faulty;
+      }
+    }
+  }
   return out;
 };
 
-/** The polynomial one, with room for `ends` wheel ends to be multiplied in. */
-export const countedOne = (ends: number, marks: boolean): Counted => {
-  const plain = noughts(ends + 1);
-  plain[0] = 1;
-  return { plain, marked: marks ? noughts(ends + 1) : null };
+const addTo = (into: Float64Array, of: Float64Array, times: number): void => {
+  for (let i = 0; i < into.length; i++) into[i] = (into[i] as number) + times * (of[i] as number);
 };
 
-/** Makes it the polynomial one again: of thousands that are used once, one is kept and used anew. */
-export const oneAgain = ({ plain, marked }: Counted): void => {
-  plain.fill(0);
-  plain[0] = 1;
-  marked?.fill(0);
+/** Adds `times` x one set of polynomials to another of the same degree. */
+export const addCounted = (into: Counted, of: Counted, times: number): void => {
+  addTo(into.plain, of.plain, times);
+  if (into.marked && of.marked) addTo(into.marked, of.marked, times);
 };
 
-/** Multiplies one more wheel end in, in place: as any other, and as the one that is marked. */
-export const countIn = (
-  { plain, marked }: Counted,
-  asAny: CountedEnd,
-  asMarked: CountedEnd | undefined,
-): void => {
-  for (let i = plain.length - 1; i >= 0; i--) {
-    const [own, below] = [plain[i] as number, i > 0 ? (plain[i - 1] as number) : 0];
-    if (marked && asMarked)
-      marked[i] =
-        (marked[i] as number) * asAny.sound +
-        (i > 0 ? (marked[i - 1] as number) * asAny.faulty : 0) +
-        own * asMarked.sound +
-        below * asMarked.faulty;
-    plain[i] = own * asAny.sound + below * asAny.faulty;
-  }
-};
-
-/** Sum of `values[i + from] x by[i]`; beyond their end values are nought. */
-export const along = (values: readonly number[], by: readonly number[], from: number): number => {
+/** Of one row: sum of `values[from + i] x by[i]`. */
+const along = (
+  values: Float64Array,
+  valuesAt: number,
+  by: Float64Array,
+  byAt: number,
+  count: number,
+): number => {
   let sum = 0;
-  const end = Math.min(by.length, values.length - from);
-  for (let i = 0; i < end; i++) sum += (values[i + from] as number) * (by[i] as number);
+  for (let i = 0; i < count; i++) sum += (values[valuesAt + i] as number) * (by[byAt + i] as number);
   return sum;
 };
-
-/** The same with at most one mark among both. */
-export const alongMarked = (values: Weighed, by: Counted, from: number): number =>
-  (values.marked ? along(values.marked, by.plain, from) : 0) +
-  (by.marked ? along(values.plain, by.marked, from) : 0);
 
 /**
  * For each of several groups of wheel ends: what all the others come to, if `j` of its own are faulty, for every such `j`.
@@ -78,51 +78,106 @@ export const alongMarked = (values: Weighed, by: Counted, from: number): number 
  *
  * Products before a group are kept as polynomials, those after it as what they make of the weights: so all groups cost
  * what one walk forth and one walk back do.
+ *
+ * @param weights one for every number of faulty wheel ends, none included
  */
-export const weighedOthers = (groups: readonly Counted[], weights: readonly number[]): Counted[] => {
+export const weighedOthers = (
+  groups: readonly Counted[],
+  weights: readonly number[],
+  rows: number,
+): Counted[] => {
+  if (groups.length === 0) return [];
   const marks = groups.some(({ marked }) => marked !== null);
-  const empty = () => noughts(weights.length);
-  /** What a further polynomial makes of values that later ones already made. */
-  const folded = (values: readonly number[], by: readonly number[], into: number[]): number[] => {
-    for (let m = 0; m < into.length; m++) into[m] = (into[m] as number) + along(values, by, m);
-    return into;
-  };
-  const after: Weighed[] = [];
-  let later: Weighed = { plain: weights, marked: marks ? empty() : null };
-  for (let g = groups.length - 1; g >= 0; g--) {
-    after[g] = later;
-    const { plain, marked } = groups[g] as Counted;
-    const whole = folded(later.plain, plain, empty());
-    const withMark = later.marked && folded(later.marked, plain, empty());
-    later = {
-      plain: whole,
-      marked: withMark && (marked ? folded(later.plain, marked, withMark) : withMark),
-    };
+  const length = weights.length;
+  const out = groups.map(({ degree }) => countedNought(rows, degree, marks));
+  /** What the groups after each make of the weights, one group after another. */
+  const after = new Float64Array(groups.length * length);
+  const afterMarked = new Float64Array(marks ? groups.length * length : 0);
+  after.set(weights, (groups.length - 1) * length);
+  const before = new Float64Array(length);
+  const beforeMarked = new Float64Array(length);
+  for (let row = 0; row < rows; row++) {
+    for (let g = groups.length - 1; g > 0; g--) {
+      const { degree, plain, marked } = groups[g] as Counted;
+      const [at, own, into] = [row * (degree + 1), g * length, (g - 1) * length];
+      for (let m = 0; m < length; m++) {
+        const count = Math.min(degree + 1, length - m);
+        after[into + m] = along(after, own + m, plain, at, count);
+        if (marks)
+          afterMarked[into + m] =
+            along(afterMarked, own + m, plain, at, count) +
+            (marked ? along(after, own + m, marked, at, count) : 0);
+      }
+    }
+    before.fill(0);
+    beforeMarked.fill(0);
+    before[0] = 1;
+    let reach = 0;
+    for (let g = 0; g < groups.length; g++) {
+      const { degree, plain, marked } = groups[g] as Counted;
+      const here = out[g] as Counted;
+      const [at, own] = [row * (degree + 1), g * length];
+      for (let j = 0; j <= degree; j++) {
+        const count = Math.min(reach + 1, length - j);
+        here.plain[at + j] = along(after, own + j, before, 0, count);
+        if (here.marked)
+          here.marked[at + j] =
+            along(afterMarked, own + j, before, 0, count) + along(after, own + j, beforeMarked, 0, count);
+      }
+      reach = Math.min(length - 1, reach + degree);
+      // From the top: what is below is still that of before.
+      for (let m = reach; m >= 0; m--) {
+        let [sum, sumMarked] = [0, 0];
+        for (let j = 0; j <= Math.min(degree, m); j++) {
+          const [p, b] = [plain[at + j] as number, before[m - j] as number];
+          sum += b * p;
+          if (marks)
+            sumMarked += (beforeMarked[m - j] as number) * p + (marked ? b * (marked[at + j] as number) : 0);
+        }
+        before[m] = sum;
+        beforeMarked[m] = sumMarked;
+      }
+    }
   }
-  const product = (x: readonly number[], y: readonly number[], into: number[]): number[] => {
-    for (let i = 0; i < x.length; i++) {
-      const p = x[i] as number;
-      for (let j = 0; j < y.length && i + j < into.length; j++)
-        into[i + j] = (into[i + j] as number) + p * (y[j] as number);
+  return out;
+};
+
+/** Of every row the whole sum: a group and what all others come to, with at most one mark among them. */
+export const wholeSums = (others: Counted, group: Counted, rows: number): Float64Array => {
+  const width = group.degree + 1;
+  const sums = new Float64Array(rows);
+  for (let row = 0; row < rows; row++) {
+    const at = row * width;
+    sums[row] = !group.marked
+      ? along(others.plain, at, group.plain, at, width)
+      : (others.marked ? along(others.marked, at, group.plain, at, width) : 0) +
+        along(others.plain, at, group.marked, at, width);
+  }
+  return sums;
+};
+
+/**
+ * What all other wheel ends come to for one of a group, two numbers a row: if it is sound, and if it is faulty.
+ *
+ * @param others what all other groups come to for its group
+ * @param besides the product of the other wheel ends of its group, of a degree one below
+ */
+export const leftForOne = (
+  others: Counted,
+  besides: Counted,
+  rows: number,
+): { readonly unmarked: Float64Array; readonly marked: Float64Array | null } => {
+  const [width, own] = [others.degree + 1, besides.degree + 1];
+  const unmarked = new Float64Array(2 * rows);
+  const marked = others.marked ? new Float64Array(2 * rows) : null;
+  for (let row = 0; row < rows; row++)
+    for (let faulty = 0; faulty < 2; faulty++) {
+      const [at, by, into] = [row * width + faulty, row * own, 2 * row + faulty];
+      unmarked[into] = along(others.plain, at, besides.plain, by, own);
+      if (marked && others.marked)
+        marked[into] =
+          along(others.marked, at, besides.plain, by, own) +
+          (besides.marked ? along(others.plain, at, besides.marked, by, own) : 0);
     }
-    return into;
-  };
-  let before: Counted = countedOne(0, marks);
-  return groups.map((group, g): Counted => {
-    const size = group.plain.length;
-    const rest = after[g] as Weighed;
-    const plain = noughts(size);
-    const marked = marks ? noughts(size) : null;
-    for (let j = 0; j < size; j++) {
-      plain[j] = along(rest.plain, before.plain, j);
-      if (marked) marked[j] = alongMarked(rest, before, j);
-    }
-    const room = () => noughts(before.plain.length + size - 1);
-    const withMark = before.marked && product(before.marked, group.plain, room());
-    before = {
-      plain: product(before.plain, group.plain, room()),
-      marked: withMark && (group.marked ? product(before.plain, group.marked, withMark) : withMark),
-    };
-    return { plain, marked };
-  });
+  return { unmarked, marked };
 };

@@ -1,12 +1,4 @@
-import {
-  along,
-  alongMarked,
-  countedOne,
-  countIn,
-  oneAgain,
-  type Counted,
-  type CountedEnd,
-} from '../chance/countedProducts.ts';
+import { addCounted, countedNought, leftForOne, productOf, type Counted } from '../chance/countedProducts.ts';
 import { causeOf, wrongPartOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { Architecture, SensingWay } from './architecture.ts';
@@ -21,61 +13,27 @@ export interface Belief {
   readonly p: number;
 }
 
-/** One term of the sum over shared faults and complaints, with what all other groups come to for each group. */
-export interface Term {
-  readonly factor: number;
-  readonly shared: number;
-  readonly subset: number;
-  readonly others: readonly Counted[];
-}
-
-/** A wheel end as a polynomial in the number of faulty ones; `here`: 1 as the corner complained of. */
-const endAs = (table: EndTable, shared: number, here: 0 | 1, subset: number): CountedEnd =>
-  table.sums[shared]?.[here]?.[subset] ?? NOWHERE;
-const NOWHERE: CountedEnd = { sound: 0, faulty: 0 };
-
-/** Makes `out` the wheel ends of a group built one way, but for the one at place `but`. */
-const countEnds = (
-  out: Counted,
-  tables: readonly EndTable[],
-  but: number,
-  shared: number,
-  subset: number,
-): void => {
-  oneAgain(out);
-  for (let e = 0; e < tables.length; e++) {
-    if (e === but) continue;
-    const table = tables[e] as EndTable;
-    countIn(out, endAs(table, shared, 0, subset), out.marked ? endAs(table, shared, 1, subset) : undefined);
-  }
-};
-
 /** A group of wheel ends that are built alike, over every way they may make their signal. */
 export const countedGroup = (
   ways: readonly SensingWay[],
   tables: readonly EndTable[][],
-  shared: number,
-  subset: number,
+  rows: number,
   marks: boolean,
 ): Counted => {
-  const sum = (into: number[], of: readonly number[], chance: number): void => {
-    for (let i = 0; i < into.length; i++) into[i] = (into[i] as number) + chance * (of[i] as number);
-  };
-  const ends = tables[0]?.length ?? 0;
-  const out = countedOne(ends, marks);
-  out.plain[0] = 0;
-  const one = countedOne(ends, marks);
+  const out = countedNought(rows, tables[0]?.length ?? 0, marks);
   ways.forEach(({ chance }, k) => {
-    countEnds(one, tables[k] ?? [], -1, shared, subset);
-    sum(out.plain, one.plain, chance);
-    if (out.marked && one.marked) sum(out.marked, one.marked, chance);
+    const ends = (tables[k] ?? []).map(({ sums }) => sums);
+    addCounted(out, productOf(ends, rows, marks), chance);
   });
   return out;
 };
 
 /** What the whole sum gives each wheel end. */
 export interface Whole {
-  readonly terms: readonly Term[];
+  /** What each row counts: the shared causes and the complaints that come from none of the wheel ends, signed. */
+  readonly factors: Float64Array;
+  /** For each group what all other groups come to. */
+  readonly others: readonly Counted[];
   readonly evidenceMass: number;
 }
 
@@ -100,31 +58,38 @@ const massAt = (
   tables: readonly EndTable[][],
   g: number,
   e: number,
-  { terms }: Whole,
-): Float64Array[][] =>
-  ways.map(({ chance }, k) => {
+  { factors, others }: Whole,
+): Float64Array[][] => {
+  const rest = others[g] as Counted;
+  return ways.map(({ chance }, k) => {
     const perEnd = tables[k] as EndTable[];
     const table = perEnd[e] as EndTable;
+    const besides = productOf(
+      perEnd.filter((_, other) => other !== e).map(({ sums }) => sums),
+      factors.length,
+      rest.marked !== null,
+    );
+    const { unmarked, marked } = leftForOne(rest, besides, factors.length);
     const noughts = () => SHARED_STATES.map(() => new Float64Array(table.states.length));
     // What the rest leaves of every state: summed up first, and weighed by the facts of this wheel end once.
     const leftAsAny = noughts();
-    const leftAsCorner = terms[0]?.others[g]?.marked ? noughts() : null;
-    const besides = countedOne(perEnd.length - 1, leftAsCorner !== null);
-    for (const { factor, shared, subset, others } of terms) {
-      const rest = others[g] as Counted;
-      countEnds(besides, perEnd, e, shared, subset);
-      const silent = table.silent[subset] as Float64Array;
-      const scale = factor * chance;
-      const unmarked = (faulty: 0 | 1) => scale * along(rest.plain, besides.plain, faulty);
-      const asAny = leftAsAny[shared] as Float64Array;
-      if (!leftAsCorner) {
-        addStates(asAny, silent, unmarked(0), unmarked(1));
-        continue;
-      }
+    const leftAsCorner = marked ? noughts() : null;
+    const subsets = table.silent.length;
+    for (let row = 0; row < factors.length; row++) {
+      const scale = (factors[row] as number) * chance;
+      if (scale === 0) continue;
+      const shared = Math.floor(row / subsets);
+      const silent = table.silent[row % subsets] as Float64Array;
+      const add = (to: Float64Array[], of: Float64Array) =>
+        addStates(
+          to[shared] as Float64Array,
+          silent,
+          scale * (of[2 * row] as number),
+          scale * (of[2 * row + 1] as number),
+        );
       // The corner complained of is elsewhere, or it is this one.
-      const marked = (faulty: 0 | 1) => scale * alongMarked(rest, besides, faulty);
-      addStates(asAny, silent, marked(0), marked(1));
-      addStates(leftAsCorner[shared] as Float64Array, silent, unmarked(0), unmarked(1));
+      add(leftAsAny, marked ?? unmarked);
+      if (leftAsCorner) add(leftAsCorner, unmarked);
     }
     return leftAsAny.map((left, shared) => {
       const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];
@@ -135,6 +100,7 @@ const massAt = (
       );
     });
   });
+};
 
 /** `g` and `e`: which group and which end of it. */
 export const endMarginals = (

@@ -1,3 +1,4 @@
+import type { CountedEnd } from '../chance/countedProducts.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { State } from './states.ts';
@@ -10,11 +11,8 @@ export const SHARED_STATES: ReadonlyArray<readonly Fault[]> = [
   ['module', 'supply'],
 ];
 
-/** What a wheel end weighs with nothing wrong, and with something wrong. */
-export interface EndSum {
-  readonly sound: number;
-  readonly faulty: number;
-}
+/** What is reckoned apart: each set of shared causes with each subset of the complaints, `shared x subsets + subset`. */
+export const rowsFor = (complaints: number): number => SHARED_STATES.length << complaints;
 
 /** Weights of every state of one wheel end built one way, given the facts that speak of it. */
 export interface EndTable {
@@ -26,6 +24,6 @@ export interface EndTable {
   readonly silent: readonly Float64Array[];
   /** Prior odds that something is wrong here. */
   readonly odds: number;
-  /** [shared][here][subset]: weight of nothing wrong here, and of all states where something is. */
-  readonly sums: readonly (readonly (readonly EndSum[])[])[];
+  /** For every row: weight of nothing wrong here, and of all states where something is. */
+  readonly sums: CountedEnd;
 }

@@ -4,7 +4,7 @@ import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
-import { silentBy, silentIn, sumOf, toldBy, weightsOf, type Pieces, type Weights } from './endWeights.ts';
+import { silentBy, silentIn, sumsOf, toldBy, weightsOf, type Pieces, type Weights } from './endWeights.ts';
 import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
 import { likelihoodUnder, showsNothing, soundChance, type Likelihood } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
@@ -220,9 +220,7 @@ export const endTables = (): EndTables => {
         weights,
         silent,
         odds: (1 - (priors[0] ?? 1)) / (priors[0] ?? 1),
-        sums: memo(sumsMade, `${id(weights)} ${id(silent)}`, () =>
-          weights.map((each) => each.map((w) => silent.map((s) => sumOf(w, s)))),
-        ),
+        sums: memo(sumsMade, `${id(weights)} ${id(silent)}`, () => sumsOf(weights, silent)),
       };
       ofEnd.set(sensing, { vehicle, a, adrift, complaints: evidence.complaints, table });
       return table;

@@ -1,7 +1,8 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
-import { SHARED_STATES, type EndSum, type EndTable } from './endTable.ts';
+import type { CountedEnd } from '../chance/countedProducts.ts';
+import { SHARED_STATES, type EndTable } from './endTable.ts';
 import type { Answering, Complaint, Finding } from './finding.ts';
 import type { State } from './states.ts';
 import { weighFindings, type Weighing } from './weighFindings.ts';
@@ -98,11 +99,23 @@ export const silentBy = (quiet: readonly Float64Array[], states: readonly State[
   return silent;
 };
 
-/** The first state is nothing wrong. */
-export const sumOf = (x: Float64Array, y: Float64Array): EndSum => {
-  let faulty = 0;
-  for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
-  return { sound: (x[0] as number) * (y[0] as number), faulty };
+/** For every row what a wheel end weighs with nothing wrong, and with something wrong: the first state is nothing wrong. */
+export const sumsOf = (weights: Weights, silent: readonly Float64Array[]): CountedEnd => {
+  const summed = (here: 0 | 1): Float64Array => {
+    const out = new Float64Array(2 * weights.length * silent.length);
+    let at = 0;
+    for (const byHere of weights) {
+      const x = byHere[here] as Float64Array;
+      for (const y of silent) {
+        let faulty = 0;
+        for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
+        out[at++] = (x[0] as number) * (y[0] as number);
+        out[at++] = faulty;
+      }
+    }
+    return out;
+  };
+  return { asAny: summed(0), asMarked: weights[0]?.[1] ? summed(1) : null };
 };
 
 /** Chance that a complaint does not come from here, in every state. */

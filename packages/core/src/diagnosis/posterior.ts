@@ -1,12 +1,12 @@
-import { along, alongMarked, weighedOthers } from '../chance/countedProducts.ts';
+import { weighedOthers, wholeSums } from '../chance/countedProducts.ts';
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { SensedEnd } from './sensedEnd.ts';
 import { sensingWays, type ArchitectureGroup } from './architecture.ts';
-import { countedGroup, endMarginals, type Belief, type EndMarginals, type Term } from './endMarginals.ts';
-import { SHARED_STATES, type EndTable } from './endTable.ts';
+import { countedGroup, endMarginals, type Belief, type EndMarginals } from './endMarginals.ts';
+import { rowsFor, SHARED_STATES, type EndTable } from './endTable.ts';
 import { endTables, type EndTables } from './endTables.ts';
 import type { Evidence } from './finding.ts';
 import { faultCountWeights, secondEndChance } from './priors.ts';
@@ -98,31 +98,28 @@ export const posterior = (
     return bits % 2 ? -1 : 1;
   });
 
+  const rows = rowsFor(complaints.length);
+  const factors = Float64Array.from({ length: rows }, (_, row) => {
+    const [s, subset] = [Math.floor(row / subsets), row % subsets];
+    return (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
+  });
+  const counted = groups.map((_, g) => countedGroup(ways[g] ?? [], tables[g] ?? [], rows, marks));
+  const others = weighedOthers(counted, countWeights, rows);
+  const [first, besides] = [counted[0], others[0]];
+  const sums = first && besides ? wholeSums(besides, first, rows) : new Float64Array(rows);
   const sharedMass = new Float64Array(SHARED_STATES.length);
   let evidenceMass = 0;
-  const terms: Term[] = [];
-  for (let s = 0; s < SHARED_STATES.length; s++)
-    for (let subset = 0; subset < subsets; subset++) {
-      const factor = (sign[subset] ?? 1) * (sharedWeights[s] ?? 0) * (sharedSilent[s]?.[subset] ?? 0);
-      if (factor === 0) continue;
-      const counted = groups.map((_, g) => countedGroup(ways[g] ?? [], tables[g] ?? [], s, subset, marks));
-      const others = weighedOthers(counted, countWeights);
-      const [first, besides] = [counted[0], others[0]];
-      const sum =
-        first && besides
-          ? marks
-            ? alongMarked(besides, first, 0)
-            : along(besides.plain, first.plain, 0)
-          : 0;
-      evidenceMass += factor * sum;
-      sharedMass[s] = (sharedMass[s] ?? 0) + factor * sum;
-      terms.push({ factor, shared: s, subset, others });
-    }
+  sums.forEach((sum, row) => {
+    const mass = (factors[row] as number) * sum;
+    const s = Math.floor(row / subsets);
+    evidenceMass += mass;
+    sharedMass[s] = (sharedMass[s] as number) + mass;
+  });
 
   const marginals = new Map<WheelEnd, EndMarginals>();
   const ends: EndPosterior[] = groups.flatMap((group, g) =>
     group.ends.map((wheelEnd, e): EndPosterior => {
-      const here = endMarginals(ways[g] ?? [], tables[g] ?? [], g, e, { terms, evidenceMass });
+      const here = endMarginals(ways[g] ?? [], tables[g] ?? [], g, e, { factors, others, evidenceMass });
       marginals.set(wheelEnd, here);
       return {
         wheelEnd,
