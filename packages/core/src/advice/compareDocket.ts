@@ -175,7 +175,8 @@ export const compareBench = (
       const here = price(d, turnedTo(turned), knowledge, school(docket, knowledge));
       if (!here) return null;
       const { model, planned } = here;
-      const { ways, beats } = compareWays(model, seed, draws);
+      const { ways, beats: beatsOf } = compareWays(model, seed, draws);
+      const beats = beatsOf();
       const own = planned.plan.school;
       const schools = (withSchools ? SCHOOLS : [own]).map((each) => {
         const plan = each === own ? planned.plan : planned.planUnder(each);

@@ -31,7 +31,8 @@ export const productOf = (ends: readonly CountedEnd[], rows: number, marks: bool
   for (let e = 0; e < ends.length; e++) {
     const { asAny, asMarked } = ends[e] as CountedEnd;
     for (let row = 0; row < rows; row++) {
-      const [sound, faulty] = [asAny[2 * row] as number, asAny[2 * row + 1] as number];
+      const sound = asAny[2 * row] as number;
+      const faulty = asAny[2 * row + 1] as number;
       for (let i = e + 1, at = row * width + i; i >= 0; i--, at--) {
         const own = plain[at] as number;
         const below = i > 0 ? (plain[at - 1] as number) : 0;
@@ -99,7 +100,9 @@ export const weighedOthers = (
   for (let row = 0; row < rows; row++) {
     for (let g = groups.length - 1; g > 0; g--) {
       const { degree, plain, marked } = groups[g] as Counted;
-      const [at, own, into] = [row * (degree + 1), g * length, (g - 1) * length];
+      const at = row * (degree + 1);
+      const own = g * length;
+      const into = own - length;
       for (let m = 0; m < length; m++) {
         const count = Math.min(degree + 1, length - m);
         after[into + m] = along(after, own + m, plain, at, count);
@@ -116,7 +119,8 @@ export const weighedOthers = (
     for (let g = 0; g < groups.length; g++) {
       const { degree, plain, marked } = groups[g] as Counted;
       const here = out[g] as Counted;
-      const [at, own] = [row * (degree + 1), g * length];
+      const at = row * (degree + 1);
+      const own = g * length;
       for (let j = 0; j <= degree; j++) {
         const count = Math.min(reach + 1, length - j);
         here.plain[at + j] = along(after, own + j, before, 0, count);
@@ -127,9 +131,11 @@ export const weighedOthers = (
       reach = Math.min(length - 1, reach + degree);
       // From the top: what is below is still that of before.
       for (let m = reach; m >= 0; m--) {
-        let [sum, sumMarked] = [0, 0];
-        for (let j = 0; j <= Math.min(degree, m); j++) {
-          const [p, b] = [plain[at + j] as number, before[m - j] as number];
+        let sum = 0;
+        let sumMarked = 0;
+        for (let j = 0; j <= degree && j <= m; j++) {
+          const p = plain[at + j] as number;
+          const b = before[m - j] as number;
           sum += b * p;
           if (marks)
             sumMarked += (beforeMarked[m - j] as number) * p + (marked ? b * (marked[at + j] as number) : 0);
@@ -167,12 +173,15 @@ export const leftForOne = (
   besides: Counted,
   rows: number,
 ): { readonly unmarked: Float64Array; readonly marked: Float64Array | null } => {
-  const [width, own] = [others.degree + 1, besides.degree + 1];
+  const width = others.degree + 1;
+  const own = besides.degree + 1;
   const unmarked = new Float64Array(2 * rows);
   const marked = others.marked ? new Float64Array(2 * rows) : null;
   for (let row = 0; row < rows; row++)
     for (let faulty = 0; faulty < 2; faulty++) {
-      const [at, by, into] = [row * width + faulty, row * own, 2 * row + faulty];
+      const at = row * width + faulty;
+      const by = row * own;
+      const into = 2 * row + faulty;
       unmarked[into] = along(others.plain, at, besides.plain, by, own);
       if (marked && others.marked)
         marked[into] =

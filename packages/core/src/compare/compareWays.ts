@@ -22,7 +22,7 @@ const winsOf = (one: Float64Array, other: Float64Array): number => {
 export interface ComparedWays {
   /** Cheapest on average first. */
   readonly ways: readonly ComparedWay[];
-  readonly beats: readonly (readonly number[])[];
+  readonly beats: () => readonly (readonly number[])[];
   /** Means of the draws, in the order of `ways`: they agree with the exact ones within their standard error. */
   readonly drawnMeans: readonly number[];
 }
@@ -65,15 +65,18 @@ export const compareWays = (model: CompareModel, seed = USUAL_SEED, draws = USUA
     return { said, drawn, drawnMean };
   });
   compared.sort((x, y) => x.said.allIn.mean - y.said.allIn.mean);
-  const beats = compared.map(() => compared.map(() => 0));
-  for (let i = 0; i < compared.length; i++)
-    for (let j = i + 1; j < compared.length; j++) {
-      const [one, other] = [compared[i]?.drawn, compared[j]?.drawn] as [Float64Array, Float64Array];
-      const wins = winsOf(one, other);
-      (beats[i] as number[])[j] = wins / draws;
-      // Costs are fractions of chance: that two are the same to the last figure does not happen.
-      (beats[j] as number[])[i] = 1 - wins / draws;
-    }
+  const beats = (): number[][] => {
+    const shares = compared.map(() => compared.map(() => 0));
+    for (let i = 0; i < compared.length; i++)
+      for (let j = i + 1; j < compared.length; j++) {
+        const [one, other] = [compared[i]?.drawn, compared[j]?.drawn] as [Float64Array, Float64Array];
+        const wins = winsOf(one, other);
+        (shares[i] as number[])[j] = wins / draws;
+        // Costs are fractions of chance: that two are the same to the last figure does not happen.
+        (shares[j] as number[])[i] = 1 - wins / draws;
+      }
+    return shares;
+  };
   return {
     ways: compared.map(({ said }) => said),
     beats,

@@ -80,16 +80,21 @@ const massAt = (
       if (scale === 0) continue;
       const shared = Math.floor(row / subsets);
       const silent = table.silent[row % subsets] as Float64Array;
-      const add = (to: Float64Array[], of: Float64Array) =>
-        addStates(
-          to[shared] as Float64Array,
-          silent,
-          scale * (of[2 * row] as number),
-          scale * (of[2 * row + 1] as number),
-        );
       // The corner complained of is elsewhere, or it is this one.
-      add(leftAsAny, marked ?? unmarked);
-      if (leftAsCorner) add(leftAsCorner, unmarked);
+      const asAny = marked ?? unmarked;
+      addStates(
+        leftAsAny[shared] as Float64Array,
+        silent,
+        scale * (asAny[2 * row] as number),
+        scale * (asAny[2 * row + 1] as number),
+      );
+      if (leftAsCorner)
+        addStates(
+          leftAsCorner[shared] as Float64Array,
+          silent,
+          scale * (unmarked[2 * row] as number),
+          scale * (unmarked[2 * row + 1] as number),
+        );
     }
     return leftAsAny.map((left, shared) => {
       const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];

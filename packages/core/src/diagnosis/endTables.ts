@@ -4,9 +4,18 @@ import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
-import { silentBy, silentIn, sumsOf, toldBy, weightsOf, type Pieces, type Weights } from './endWeights.ts';
+import {
+  chancesIn,
+  silentBy,
+  silentIn,
+  sumsOf,
+  toldBy,
+  weightsOf,
+  type Pieces,
+  type Weights,
+} from './endWeights.ts';
 import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
-import { likelihoodUnder, showsNothing, soundChance, type Likelihood } from './likelihood.ts';
+import { likelihoodUnder, showsNothing, soundChance } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
 import { singlesOf, statesAt, statesBeside, type State } from './states.ts';
@@ -34,12 +43,6 @@ interface Handy {
 }
 const isSameList = <T>(x: readonly T[], y: readonly T[]): boolean =>
   x === y || (x.length === y.length && x.every((each, i) => each === y[i]));
-
-const chancesIn = (states: readonly State[], chance: Likelihood): Float64Array => {
-  const out = new Float64Array(states.length);
-  for (let t = 0; t < out.length; t++) out[t] = chance(states[t] as State);
-  return out;
-};
 
 export const endTables = (): EndTables => {
   const ids = new WeakMap<object, number>();
@@ -118,11 +121,11 @@ export const endTables = (): EndTables => {
           cause === undefined ? [] : [[cause, faultPrior(cause, sensing, vehicle, today, a, end)] as const],
         ),
       );
-      const weights = states.map((state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
+      const weights = chancesIn(states, (state) => statePrior(state, (cause) => chanceOf.get(cause) ?? 0, a));
       const total = weights.reduce((sum, p) => sum + p, 0);
       return oneOf(
         `priors ${id(states)}`,
-        Float64Array.from(weights, (p) => p / total),
+        weights.map((p) => p / total),
       );
     });
   const silentOf = (complaint: Complaint, end: WheelEnd, states: readonly State[]): Float64Array =>

@@ -25,6 +25,13 @@ const multiply = (out: Float64Array, by: Float64Array): void => {
   for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
 };
 
+/** A chance for every state. */
+export const chancesIn = (states: readonly State[], chance: (state: State) => number): Float64Array => {
+  const out = new Float64Array(states.length);
+  for (let t = 0; t < out.length; t++) out[t] = chance(states[t] as State);
+  return out;
+};
+
 /** A number for every state: [shared][here][state]. */
 export type Weights = EndTable['weights'];
 
@@ -128,5 +135,9 @@ export const silentIn = (complaint: Complaint, end: WheelEnd, states: readonly S
     quiet.set(fault, chance);
     return chance;
   };
-  return Float64Array.from(states, (state) => state.reduce((p, fault) => p * quietOf(fault), 1));
+  return chancesIn(states, (state) => {
+    let p = 1;
+    for (const fault of state) p *= quietOf(fault);
+    return p;
+  });
 };

@@ -112,9 +112,7 @@ export const solver = (problem: Problem): Solver => {
   );
   // For each check and result: the last step's costs weighted by the chance of the result in each state.
   const lastAfter = checks.map((check) =>
-    check.results.map(({ chance }) =>
-      last.map((costs) => Float64Array.from(costs, (cost, s) => cost * (chance[s] ?? 0))),
-    ),
+    check.results.map(({ chance }) => last.map((costs) => costs.map((cost, s) => cost * (chance[s] ?? 0)))),
   );
   const known: ResultChances = (check, result) => checks[check]?.results[result]?.chance ?? [];
 
