@@ -1,24 +1,14 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { DocketVehicle } from '../vocabulary/docket.ts';
-import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
-import { SHARED_STATES, type EndTable } from './endTable.ts';
-import {
-  chancesIn,
-  silentBy,
-  silentIn,
-  sumsOf,
-  toldBy,
-  weightsOf,
-  type Pieces,
-  type Weights,
-} from './endWeights.ts';
+import type { EndTable } from './endTable.ts';
+import { chancesIn, silentBy, silentIn, sumsOf, toldBy, weightsOf, type Weights } from './endWeights.ts';
 import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
-import { likelihoodUnder, showsNothing, soundChance } from './likelihood.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, statePrior } from './priors.ts';
-import { singlesOf, statesAt, statesBeside, type State } from './states.ts';
+import { singlesOf, statesAt, type State } from './states.ts';
+import { tellingOf, type Telling } from './telling.ts';
 
 /** Tables already worked out, found again by what they were worked out from. */
 export interface EndTables {
@@ -75,10 +65,6 @@ export const endTables = (): EndTables => {
     if (!known) sofar.push(column);
     return known ?? column;
   };
-  const columns: Map<number, Float64Array>[] = [];
-  const abnormals: Map<number, Float64Array>[] = [];
-  const spreads: Map<number, number>[] = [];
-  const variations: Map<string, boolean>[] = [];
   const silents = new Map<string, Float64Array>();
   const shapes = new Map<string, number>();
   const shapeOf = new WeakMap<Finding, number>();
@@ -92,22 +78,11 @@ export const endTables = (): EndTables => {
     shapeOf.set(finding, number);
     return number;
   };
-  /** Kept by a finding's shape first, then by what can fail, what answers and what all wheels share: small numbers. */
-  const memoOf = <T>(
-    kept: Map<number, T>[],
-    finding: Finding,
-    [states, { sensor }, shared]: readonly [readonly State[], Answering, number],
-    make: () => T,
-  ): T =>
-    memo(
-      (kept[shape(finding)] ??= new Map<number, T>()),
-      id(states) * 8 + (sensor === 'active' ? 4 : 0) + shared,
-      make,
-    );
-  /** What all wheels share, but for what this finding does not show. */
-  const shownOf = (finding: Finding, answering: Answering, shared: number): readonly Fault[] => {
-    const also = SHARED_STATES[shared] ?? [];
-    return also.length > 0 && also.every((fault) => showsNothing(finding, fault, answering)) ? [] : also;
+  const tellings = new Map<string, Telling[]>();
+  /** What findings tell of these states, to one kind of sensor: by their shapes. */
+  const tellingsFor = (states: readonly State[], answering: Answering): ((finding: Finding) => Telling) => {
+    const kept = memo(tellings, `${id(states)} ${answering.sensor}`, (): Telling[] => []);
+    return (finding) => (kept[shape(finding)] ??= tellingOf(finding, states, answering));
   };
   const priorsOf = (
     end: WheelEnd,
@@ -132,41 +107,6 @@ export const endTables = (): EndTables => {
     memo(silents, `${id(complaint)} ${end} ${id(states)}`, () =>
       oneOf(`silent ${id(states)}`, silentIn(complaint, end, states)),
     );
-  const powered = new WeakMap<Float64Array, Map<number, Float64Array>>();
-  const pieces: Pieces = {
-    column: (finding, states, answering, shared) =>
-      memoOf(columns, finding, [states, answering, shared], () => {
-        const also = shownOf(finding, answering, shared);
-        if (also.length === 0 && shared > 0) return pieces.column(finding, states, answering, 0);
-        return chancesIn(statesBeside(states, also), likelihoodUnder(finding, answering));
-      }),
-    damped: (column, power) => {
-      const known = powered.get(column) ?? new Map<number, Float64Array>();
-      powered.set(column, known);
-      const damped = known.get(power) ?? column.map((chance) => chance ** power);
-      known.set(power, damped);
-      return damped;
-    },
-    abnormal: (finding, states, answering, shared) =>
-      memoOf(abnormals, finding, [states, answering, shared], () => {
-        const also = shownOf(finding, answering, shared);
-        if (also.length === 0 && shared > 0) return pieces.abnormal(finding, states, answering, 0);
-        const silent = finding.says && !finding.says(answering);
-        return chancesIn(statesBeside(states, also), (faults) =>
-          silent ? 1 : 1 - soundChance(finding, faults, answering),
-        );
-      }),
-    varies: (finding, answering) =>
-      memo((variations[shape(finding)] ??= new Map<string, boolean>()), answering.sensor, () =>
-        SHARED_STATES.some((_, shared) => shownOf(finding, answering, shared).length > 0),
-      ),
-    spread: (finding, states, answering) =>
-      memoOf(spreads, finding, [states, answering, 0], () => {
-        // Nothing wrong, and one fault alone: pairs tell no more.
-        const chances = chancesIn(singlesOf(states), likelihoodUnder(finding, answering));
-        return Math.log(Math.max(...chances)) - Math.log(Math.min(...chances));
-      }),
-  };
   const likenesses = new WeakMap<readonly Finding[], number>();
   const likenessOf = new Map<string, number>();
   /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
@@ -212,7 +152,7 @@ export const endTables = (): EndTables => {
       const told = memo(
         toldMade,
         `${id(states)} ${sensing.sensor} ${id(a)} ${sets.map(likeness).join(' ')} ${adrift.length}`,
-        () => toldBy(states, sensing, sets, a, pieces),
+        () => toldBy(states.length, sets, a, tellingsFor(states, sensing)),
       );
       const weights = memo(weightsMade, `${id(priors)} ${id(told)}`, () => weightsOf(priors, told));
       const quietKey = `${states.length} ${quiet.map(id).join(' ')}`;

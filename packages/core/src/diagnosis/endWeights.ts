@@ -3,23 +3,10 @@ import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CountedEnd } from '../chance/countedProducts.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
-import type { Answering, Complaint, Finding } from './finding.ts';
+import type { Complaint, Finding } from './finding.ts';
 import type { State } from './states.ts';
+import type { Telling } from './telling.ts';
 import { weighFindings, type Weighing } from './weighFindings.ts';
-
-/** What a table is put together from; each piece is worked out once, however many tables hold it. */
-export interface Pieces {
-  /** Chance of one finding in every state, for one set of shared causes. */
-  column(finding: Finding, states: readonly State[], answering: Answering, shared: number): Float64Array;
-  /** A column to a power, worked out once. */
-  damped(column: Float64Array, power: number): Float64Array;
-  /** Chance that a check shows anything abnormal in every state; one where it says nothing. */
-  abnormal(finding: Finding, states: readonly State[], answering: Answering, shared: number): Float64Array;
-  /** Whether a finding shows anything of what all wheels share. */
-  varies(finding: Finding, answering: Answering): boolean;
-  /** How far a finding can move any fault: the most it can tell. */
-  spread(finding: Finding, states: readonly State[], answering: Answering): number;
-}
 
 const multiply = (out: Float64Array, by: Float64Array): void => {
   for (let t = 0; t < out.length; t++) out[t] = (out[t] as number) * (by[t] as number);
@@ -48,45 +35,43 @@ export const weightsOf = (priors: Float64Array, told: Weights): Weights =>
 /**
  * What the facts of a wheel end tell of every state, the priors left out.
  *
+ * @param states how many there are
  * @param sets the findings of the wheel end; then the same with those adrift, as the corner complained of
+ * @param tells what a finding tells of these states
  */
 export const toldBy = (
-  states: readonly State[],
-  answering: Answering,
+  states: number,
   sets: ReadonlyArray<readonly Finding[]>,
   a: Assumptions,
-  pieces: Pieces,
+  tells: (finding: Finding) => Telling,
 ): Weights => {
   const repeat = a.get('correlation.repeat');
   const mostHeard = a.get('correlation.most-heard');
-  const powers = sets.map((findings) =>
-    weighFindings(findings, (finding) => pieces.spread(finding, states, answering), repeat, mostHeard),
-  );
-  const byHere = sets.map((findings, here) => {
-    const heard = findings.flatMap((finding, i) => {
-      const weighing = powers[here]?.[i] as Weighing;
-      return weighing.whole === 0 ? [] : [{ finding, ...weighing }];
-    });
-    const tell = (
-      out: Float64Array,
-      { finding, whole, abnormal }: (typeof heard)[number],
-      shared: number,
-    ) => {
-      const column = pieces.column(finding, states, answering, shared);
-      multiply(out, whole === 1 ? column : pieces.damped(column, whole));
-      if (abnormal === 0) return;
-      multiply(out, pieces.damped(pieces.abnormal(finding, states, answering, shared), abnormal));
+  const byHere = sets.map((findings) => {
+    const tellings = findings.map(tells);
+    const powers = weighFindings(
+      findings,
+      tellings.map(({ spread }) => spread),
+      repeat,
+      mostHeard,
+    );
+    const tell = (out: Float64Array, i: number, shared: number) => {
+      const { whole, abnormal } = powers[i] as Weighing;
+      const telling = tellings[i] as Telling;
+      multiply(out, telling.chances(shared, whole));
+      if (abnormal !== 0) multiply(out, telling.abnormal(shared, abnormal));
     };
     // Most findings show nothing of what all wheels share: they are reckoned once, not once for each of it.
-    const common = new Float64Array(states.length).fill(1);
-    const varying = heard.filter((each) => {
-      if (pieces.varies(each.finding, answering)) return true;
-      tell(common, each, 0);
-      return false;
+    const common = new Float64Array(states).fill(1);
+    const varying: number[] = [];
+    tellings.forEach(({ varies }, i) => {
+      if (powers[i]?.whole === 0) return;
+      if (varies) varying.push(i);
+      else tell(common, i, 0);
     });
     return SHARED_STATES.map((_, shared) => {
       const out = Float64Array.from(common);
-      for (const each of varying) tell(out, each, shared);
+      for (const i of varying) tell(out, i, shared);
       return out;
     });
   });

@@ -3,81 +3,78 @@ import type { Answering, Finding } from './finding.ts';
 
 const TINY = 1e-12;
 
-/** Chance that a check is sound though these faults hold: each hides with n_i / n_0 of the sound vehicle's chance. */
-export const soundChance = (
-  { normal, jointly }: Pick<Finding, 'normal' | 'jointly'>,
-  faults: readonly Fault[],
-  answering: Answering,
-): number => {
-  if (!normal) return 0;
-  const joint = faults.length === 2 ? (jointly?.(faults, 'normal', answering) ?? null) : null;
-  if (joint !== null) return joint;
-  const [only] = faults;
-  if (only !== undefined && faults.length === 1) return normal(only, answering);
-  const base = normal(null, answering);
-  let product = base;
-  for (const fault of faults) product *= Math.min(1, normal(fault, answering) / base);
+/** Lists of faults by number: which faults there are, how many each list has, and which, one list after another. */
+interface Numbered {
+  readonly faults: readonly Fault[];
+  readonly counts: Uint8Array;
+  readonly numbers: Uint8Array;
+}
+const numbered = new WeakMap<ReadonlyArray<readonly Fault[]>, Numbered>();
+
+const numberedOf = (lists: ReadonlyArray<readonly Fault[]>): Numbered => {
+  const known = numbered.get(lists);
+  if (known) return known;
+  const faults = [...new Set(lists.flat())];
+  const number = new Map(faults.map((fault, i) => [fault, i]));
+  const made = {
+    faults,
+    counts: Uint8Array.from(lists.map(({ length }) => length)),
+    numbers: Uint8Array.from(lists.flat().map((fault) => number.get(fault) ?? 0)),
+  };
+  numbered.set(lists, made);
+  return made;
+};
+
+/** Chances of a finding under nothing, and under each of some faults by number. */
+interface Row {
+  readonly plain: number;
+  readonly each: readonly number[];
+}
+const rowOf = (chance: Finding['seen'], faults: readonly Fault[], answering: Answering): Row => ({
+  plain: chance(null, answering),
+  each: faults.map((fault) => chance(fault, answering)),
+});
+
+/** A row under `count` faults from `at` on: the chance that a check is sound, each fault hiding with n_i / n_0. */
+const soundTogether = ({ plain, each }: Row, numbers: Uint8Array, at: number, count: number): number => {
+  if (count === 1) return each[numbers[at] as number] as number;
+  let product = plain;
+  for (let i = at; i < at + count; i++)
+    product *= Math.min(1, (each[numbers[i] as number] as number) / plain);
   return product;
 };
 
-/** Whether a finding is as likely with this fault beside others as without it: then it need not be reckoned with. */
-export const showsNothing = ({ kind, seen, normal }: Finding, fault: Fault, answering: Answering): boolean =>
-  kind === 'factor' || kind === 'absent'
-    ? seen(fault, answering) === 1
-    : seen(fault, answering) === seen(null, answering) &&
-      (!normal || normal(fault, answering) === normal(null, answering));
-
-/** Chance of one finding under any faults that hold at once. */
-export type Likelihood = (faults: readonly Fault[]) => number;
-
-const presentUnder = ({ seen }: Finding, answering: Answering): Likelihood => {
-  const leak = seen(null, answering);
-  return (faults) => {
-    const [only] = faults;
-    if (only === undefined) return Math.max(TINY, leak);
-    if (faults.length === 1) return Math.max(TINY, seen(only, answering));
-    let missed = 1;
-    for (const fault of faults) missed *= 1 - seen(fault, answering);
-    return Math.max(TINY, 1 - missed / (1 - leak) ** (faults.length - 1));
-  };
+const factorTogether = ({ plain, each }: Row, numbers: Uint8Array, at: number, count: number): number => {
+  if (count === 0) return Math.max(TINY, plain);
+  let product = 1;
+  for (let i = at; i < at + count; i++) product *= each[numbers[i] as number] as number;
+  return product;
 };
 
-const factorUnder = ({ seen }: Finding, answering: Answering): Likelihood => {
-  const leak = Math.max(TINY, seen(null, answering));
-  return (faults) => {
-    if (faults.length === 0) return leak;
-    let product = 1;
-    for (const fault of faults) product *= seen(fault, answering);
-    return product;
-  };
+const presentTogether = ({ plain, each }: Row, numbers: Uint8Array, at: number, count: number): number => {
+  let missed = 1;
+  for (let i = at; i < at + count; i++) missed *= 1 - (each[numbers[i] as number] as number);
+  return 1 - missed / (1 - plain) ** (count - 1);
 };
 
-const checkUnder = (finding: Finding, normal: Finding['seen'], answering: Answering): Likelihood => {
-  const { seen, jointly, isNormal } = finding;
-  const plain = seen(null, answering);
-  const base = normal(null, answering);
-  return (faults) => {
-    const [only] = faults;
-    if (only === undefined) return Math.max(TINY, plain);
-    if (faults.length === 1) return Math.max(TINY, seen(only, answering));
-    const joint = faults.length === 2 ? (jointly?.(faults, 'seen', answering) ?? null) : null;
-    if (joint !== null) return Math.max(TINY, joint);
-    if (isNormal) return Math.max(TINY, soundChance(finding, faults, answering));
-    let hiddenAll = 1;
-    let adds = 0;
-    let shows = 0;
-    for (const fault of faults) {
-      const hidden = Math.min(1, normal(fault, answering) / base);
-      hiddenAll *= hidden;
-      adds += Math.max(0, seen(fault, answering) - hidden * plain);
-      shows += 1 - hidden;
-    }
-    return Math.max(TINY, hiddenAll * plain + (shows > 0 ? ((1 - hiddenAll) * adds) / shows : 0));
-  };
+const abnormalTogether = (seen: Row, normal: Row, numbers: Uint8Array, at: number, count: number): number => {
+  let hiddenAll = 1;
+  let adds = 0;
+  let shows = 0;
+  for (let i = at; i < at + count; i++) {
+    const fault = numbers[i] as number;
+    const hidden = Math.min(1, (normal.each[fault] as number) / normal.plain);
+    hiddenAll *= hidden;
+    adds += Math.max(0, (seen.each[fault] as number) - hidden * seen.plain);
+    shows += 1 - hidden;
+  }
+  return hiddenAll * seen.plain + (shows > 0 ? ((1 - hiddenAll) * adds) / shows : 0);
 };
+
+const isProduct = ({ kind }: Finding): boolean => kind === 'factor' || kind === 'absent';
 
 /**
- * Chance of a finding when several faults hold at once. A reading that says nothing has chance one under all.
+ * Chances of a finding under many lists of faults that hold at once. A reading that says nothing has chance one under all.
  *
  * Method: noisy-or on the abnormal. With leak l (nothing wrong) and chances p_i, a present finding has
  * 1 - prod(1 - p_i) / (1 - l)^(n-1); an absent one the product of its chances. In a check each fault adds to what a
@@ -86,14 +83,67 @@ const checkUnder = (finding: Finding, normal: Finding['seen'], answering: Answer
  * not show in this check (its row is the sound one) changes nothing. One fault alone gives its own row exactly;
  * two of one mechanism (a swollen ring and the tip it grinds) have a row of their own.
  */
-export const likelihoodUnder = (finding: Finding, answering: Answering): Likelihood => {
-  if (finding.says && !finding.says(answering)) return () => 1;
-  if (finding.kind === 'factor' || finding.kind === 'absent') return factorUnder(finding, answering);
-  return finding.kind === 'present' || !finding.normal
-    ? presentUnder(finding, answering)
-    : checkUnder(finding, finding.normal, answering);
+export const likelihoods = (
+  finding: Finding,
+  lists: ReadonlyArray<readonly Fault[]>,
+  answering: Answering,
+): Float64Array => {
+  const out = new Float64Array(lists.length);
+  if (finding.says && !finding.says(answering)) return out.fill(1);
+  const { faults, counts, numbers } = numberedOf(lists);
+  const seen = rowOf(finding.seen, faults, answering);
+  const normal = finding.normal ? rowOf(finding.normal, faults, answering) : null;
+  const product = isProduct(finding);
+  const together = (list: number, at: number, count: number): number => {
+    if (count === 0) return seen.plain;
+    if (count === 1) return seen.each[numbers[at] as number] as number;
+    if (finding.kind === 'present' || !normal) return presentTogether(seen, numbers, at, count);
+    const joint =
+      count === 2 ? finding.jointly?.(lists[list] as readonly Fault[], 'seen', answering) : undefined;
+    if (joint != null) return joint;
+    return finding.isNormal
+      ? soundTogether(normal, numbers, at, count)
+      : abnormalTogether(seen, normal, numbers, at, count);
+  };
+  for (let list = 0, at = 0; list < out.length; list++) {
+    const count = counts[list] as number;
+    out[list] = product
+      ? factorTogether(seen, numbers, at, count)
+      : Math.max(TINY, together(list, at, count));
+    at += count;
+  }
+  return out;
 };
 
-/** The same for one set of faults. */
+/** Chance of a finding when several faults hold at once. */
 export const likelihood = (finding: Finding, faults: readonly Fault[], answering: Answering): number =>
-  likelihoodUnder(finding, answering)(faults);
+  likelihoods(finding, [faults], answering)[0] as number;
+
+/** Chances that a check shows anything abnormal at all under many lists of faults; one where it says nothing. */
+export const abnormalChances = (
+  finding: Finding,
+  lists: ReadonlyArray<readonly Fault[]>,
+  answering: Answering,
+): Float64Array => {
+  const out = new Float64Array(lists.length).fill(1);
+  if (!finding.normal || (finding.says && !finding.says(answering))) return out;
+  const { faults, counts, numbers } = numberedOf(lists);
+  const normal = rowOf(finding.normal, faults, answering);
+  for (let list = 0, at = 0; list < out.length; list++) {
+    const count = counts[list] as number;
+    const joint =
+      count === 2 ? finding.jointly?.(lists[list] as readonly Fault[], 'normal', answering) : undefined;
+    out[list] = 1 - (joint ?? soundTogether(normal, numbers, at, count));
+    at += count;
+  }
+  return out;
+};
+
+/** Whether a finding is as likely with this fault beside others as without it: then it need not be reckoned with. */
+export const showsNothing = (finding: Finding, fault: Fault, answering: Answering): boolean => {
+  const { seen, normal } = finding;
+  return isProduct(finding)
+    ? seen(fault, answering) === 1
+    : seen(fault, answering) === seen(null, answering) &&
+        (!normal || normal(fault, answering) === normal(null, answering));
+};

@@ -15,11 +15,10 @@ export interface Weighing {
  */
 export const weighFindings = (
   findings: readonly Finding[],
-  spreadOf: (finding: Finding) => number,
+  spread: readonly number[],
   repeat: number,
   mostHeard: number,
 ): Weighing[] => {
-  const spread = findings.map(spreadOf);
   /** The most telling of each mechanism and kind. */
   const best = new Map<string, number>();
   const groupOf = findings.map(({ mechanism, kind }) => `${kind} ${mechanism}`);
@@ -36,12 +35,11 @@ export const weighFindings = (
     const group = groupOf[i] as string;
     const sofar = best.get(group);
     if (sofar === undefined || isStronger(sofar, i)) best.set(group, i);
-    if (finding.kind === 'present') {
-      reported.add(finding.mechanism);
-      const members = groups.get(group);
-      if (members) members.push(i);
-      else groups.set(group, [i]);
-    }
+    if (finding.kind === 'present') reported.add(finding.mechanism);
+    if (finding.kind === 'check') return;
+    const members = groups.get(group);
+    if (members) members.push(i);
+    else groups.set(group, [i]);
   });
   // Of many reports of one thing the most telling are heard: a reader that writes it forty times proves it no better.
   const unheard = new Set(

@@ -162,6 +162,7 @@ export const buildProblem = (
     findings.filter(({ wheelEnd }) => wheelEnd === end.wheelEnd).map(({ mechanism }) => mechanism),
   );
   const checks = mayCheck ? availableChecks(docket, end.wheelEnd, end.beliefs, a) : [];
+  const lists = states.map(faultsOf);
   const perMinute = ((rates.labour * rates.slower) / 60) * a.get(`school.${school}.check`);
   const seizure = outlays.find(({ part }) => part === 'sensor')?.seizureCost ?? 0;
   const standing = setupsStanding(docket, end.wheelEnd);
@@ -187,7 +188,7 @@ export const buildProblem = (
       checks: checks.map((entry) => ({
         ...checkAsSolved(
           entry,
-          states,
+          lists,
           a.get(`check.minutes.${entry.check}`) * perMinute +
             a.find(`check.draws.${entry.check}`, 0) * seizure,
           known,

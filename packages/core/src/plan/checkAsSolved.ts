@@ -2,20 +2,25 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import { SOUND_RESULT } from '../checkKinds/checkData.ts';
 import { checkChance, jointChance, resultsOf } from '../diagnosis/checkTable.ts';
 import { onceEach, type Finding } from '../diagnosis/finding.ts';
-import { likelihood, soundChance } from '../diagnosis/likelihood.ts';
+import { abnormalChances, likelihoods } from '../diagnosis/likelihood.ts';
 import { mechanismOf } from '../diagnosis/mechanism.ts';
-import type { Belief } from '../diagnosis/endMarginals.ts';
+import type { Fault } from '../faultKinds/faultData.ts';
 import { SETUPS, type AvailableCheck } from './availableChecks.ts';
 import type { SolveCheck } from './solve.ts';
+
+/** The table of a check is that of the sensor there is: either gives the same chances. */
+const OF_EITHER = { sensor: 'passive' } as const;
 
 /**
  * A check as the solver takes it. A result that repeats what is known (a dead signal after a code of an open circuit)
  * could be foretold to be abnormal: its chance to be so is damped as the posterior will damp it, and each state's
  * results are brought to a sum of one again.
+ *
+ * @param lists the faults of each state
  */
 export const checkAsSolved = (
   entry: AvailableCheck,
-  states: readonly Belief[],
+  lists: ReadonlyArray<readonly Fault[]>,
   cost: number,
   known: ReadonlySet<string>,
   a: Assumptions,
@@ -38,22 +43,19 @@ export const checkAsSolved = (
         jointChance(entry.table, which === 'seen' ? result : (normal ?? result), faults, a),
     };
     const repeats = result !== normal && known.has(mechanismOf(entry.check, result));
-    return states.map((b) => {
-      const faults = [...b.state, ...b.shared];
-      const chance = likelihood(finding, faults, b.architecture);
-      return repeats
-        ? chance * Math.max(1e-9, 1 - soundChance(finding, faults, b.architecture)) ** power
-        : chance;
-    });
+    const likely = likelihoods(finding, lists, OF_EITHER);
+    if (!repeats) return likely;
+    const abnormal = abnormalChances(finding, lists, OF_EITHER);
+    return likely.map((chance, s) => chance * Math.max(1e-9, abnormal[s] as number) ** power);
   });
-  const totals = states.map((_, s) => chances.reduce((sum, row) => sum + (row[s] ?? 0), 0));
+  const totals = lists.map((_, s) => chances.reduce((sum, row) => sum + (row[s] ?? 0), 0));
   return {
     id: entry.check,
     cost,
     setup: entry.setup === null ? null : SETUPS.indexOf(entry.setup),
     results: results.map((id, r) => ({
       id,
-      chance: (chances[r] ?? []).map((p, s) => p / (totals[s] ?? 1)),
+      chance: lists.map((_list, s) => (chances[r]?.[s] ?? 0) / (totals[s] ?? 1)),
     })),
   };
 };
