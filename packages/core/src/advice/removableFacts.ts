@@ -103,7 +103,7 @@ const USUAL_COMPLAINTS = 3;
 const mostReckoned = ({ ends, evidence }: Diagnosed): number => {
   const forEnds = (USUAL_ENDS / Math.max(1, ends.all.length)) ** COST_POWER;
   const forComplaints = 2 ** ((USUAL_COMPLAINTS - evidence.complaints.length) / 2);
-  return Math.ceil(MOST_RECKONED * Math.min(1, forEnds) * Math.min(1, forComplaints));
+  return Math.max(1, Math.floor(MOST_RECKONED * Math.min(1, forEnds) * Math.min(1, forComplaints)));
 };
 const oneOfMany = (most: number): string => `one of many: what each did is worked out for the first ${most}`;
 

@@ -40,8 +40,8 @@ const riskOver = (chance: number, cost: number, dice: Float64Array): Float64Arra
  */
 export const drawCosts = (model: CompareModel, luck: Luck): Float64Array[] => {
   const truths = truthsOf(model, luck.of('truth'));
-  const days = spreadOver(luck.of('labour'), model.labour);
-  const after = spreadOver(luck.of('after'), model.continuation);
+  const days = luck.over('labour', model.labour);
+  const after = luck.over('after', model.continuation);
   const cured = luck.of('cured');
   const none = new Float64Array(luck.draws);
   const columns = new Map<string, Float64Array>();

@@ -1,4 +1,6 @@
 import { evenNumbers } from '../chance/random.ts';
+import type { Spread } from './model.ts';
+import { spreadOver } from './spread.ts';
 
 /** The kinds of chance a job meets. */
 const DICE = [
@@ -24,7 +26,12 @@ export interface Luck {
   readonly draws: number;
   /** Thrown when first asked for: what no way of a job meets is never thrown. */
   of(die: Die): Float64Array;
+  /** The same as factors around one, between the ends of a spread. */
+  over(die: Die, spread: Spread): Float64Array;
 }
+
+/** Spreads kept: a job has two, every wheel of it the same. */
+const MOST_SPREADS = 8;
 
 let last: Luck | null = null;
 
@@ -36,6 +43,7 @@ let last: Luck | null = null;
 export const luckFor = (seed: number, draws: number): Luck => {
   if (last?.seed === seed && last.draws === draws) return last;
   const thrown = new Map<Die, Float64Array>();
+  const spreads = new Map<string, Float64Array>();
   last = {
     seed,
     draws,
@@ -45,6 +53,15 @@ export const luckFor = (seed: number, draws: number): Luck => {
       const dice = evenNumbers(seed * 31 + DICE.indexOf(die), draws);
       thrown.set(die, dice);
       return dice;
+    },
+    over(die, { low, high }) {
+      const key = `${die} ${low} ${high}`;
+      const known = spreads.get(key);
+      if (known) return known;
+      if (spreads.size >= MOST_SPREADS) spreads.clear();
+      const factors = spreadOver(this.of(die), { low, high });
+      spreads.set(key, factors);
+      return factors;
     },
   };
   return last;

@@ -4,9 +4,9 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
 import type { EndTable } from './endTable.ts';
 import { chancesIn, silentBy, silentIn, sumsOf, toldBy, weightsOf, type Weights } from './endWeights.ts';
-import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
+import { asksNoSensor, type Answering, type Complaint, type Evidence, type Finding } from './finding.ts';
 import { ownOf } from './ownFindings.ts';
-import { faultPrior, statePrior } from './priors.ts';
+import { faultPrior, lineOf, statePrior } from './priors.ts';
 import { singlesOf, statesAt, type State } from './states.ts';
 import { tellingOf, type Telling } from './telling.ts';
 
@@ -81,8 +81,12 @@ export const endTables = (): EndTables => {
   const tellings = new Map<string, Telling[]>();
   /** What findings tell of these states, to one kind of sensor: by their shapes. */
   const tellingsFor = (states: readonly State[], answering: Answering): ((finding: Finding) => Telling) => {
-    const kept = memo(tellings, `${id(states)} ${answering.sensor}`, (): Telling[] => []);
-    return (finding) => (kept[shape(finding)] ??= tellingOf(finding, states, answering));
+    const ofEither = memo(tellings, `${id(states)}`, (): Telling[] => []);
+    const ofOne = memo(tellings, `${id(states)} ${answering.sensor}`, (): Telling[] => []);
+    return (finding) => {
+      const kept = asksNoSensor(finding) ? ofEither : ofOne;
+      return (kept[shape(finding)] ??= tellingOf(finding, states, answering));
+    };
   };
   const priorsOf = (
     end: WheelEnd,
@@ -90,7 +94,7 @@ export const endTables = (): EndTables => {
     states: readonly State[],
     [vehicle, today, a]: readonly [DocketVehicle, string, Assumptions],
   ): Float64Array =>
-    memo(priors, `${end} ${id(sensing)} ${id(vehicle)} ${id(a)}`, () => {
+    memo(priors, `${lineOf(end)} ${id(states)} ${id(sensing)} ${id(vehicle)} ${id(a)}`, () => {
       const chanceOf = new Map(
         singlesOf(states).flatMap(([cause]) =>
           cause === undefined ? [] : [[cause, faultPrior(cause, sensing, vehicle, today, a, end)] as const],

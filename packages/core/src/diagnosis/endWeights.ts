@@ -3,7 +3,7 @@ import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CountedEnd } from '../chance/countedProducts.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
-import type { Complaint, Finding } from './finding.ts';
+import { keptByFault, type Complaint, type Finding } from './finding.ts';
 import type { State } from './states.ts';
 import type { Telling } from './telling.ts';
 import { weighFindings, type Weighing } from './weighFindings.ts';
@@ -112,14 +112,7 @@ export const sumsOf = (weights: Weights, silent: readonly Float64Array[]): Count
 
 /** Chance that a complaint does not come from here, in every state. */
 export const silentIn = (complaint: Complaint, end: WheelEnd, states: readonly State[]): Float64Array => {
-  const quiet = new Map<Fault, number>();
-  const quietOf = (fault: Fault): number => {
-    const known = quiet.get(fault);
-    if (known !== undefined) return known;
-    const chance = 1 - complaint.brings(fault, end);
-    quiet.set(fault, chance);
-    return chance;
-  };
+  const quietOf = keptByFault((fault: Fault) => 1 - complaint.brings(fault, end));
   return chancesIn(states, (state) => {
     let p = 1;
     for (const fault of state) p *= quietOf(fault);

@@ -63,6 +63,25 @@ export interface Evidence {
   readonly setAside: ReadonlyMap<string, string>;
 }
 
+/** A number for each fault, asked for once. */
+export const keptByFault = <F extends Fault | null>(ask: (fault: F) => number): ((fault: F) => number) => {
+  const known = new Map<F, number>();
+  return (fault) => {
+    const hit = known.get(fault);
+    if (hit !== undefined) return hit;
+    const value = ask(fault);
+    known.set(fault, value);
+    return value;
+  };
+};
+
+/** Whether a chance does not ask what kind of sensor answers: then it is the same for either. */
+const isOfEither = (chance: Chance): boolean => chance.length < 2;
+
+/** Whether a finding is the same whatever kind of sensor answers. */
+export const asksNoSensor = ({ seen, normal, jointly, says }: Finding): boolean =>
+  !says && (!jointly || jointly.length < 3) && isOfEither(seen) && (!normal || isOfEither(normal));
+
 /** What `onceEach` made of a chance: findings that are alike at several wheel ends share one, and what follows from it. */
 const lookedUp = new WeakMap<Chance, Chance>();
 
@@ -73,15 +92,11 @@ const lookedUp = new WeakMap<Chance, Chance>();
 export const onceEach = (chance: Chance): Chance => {
   const already = lookedUp.get(chance);
   if (already) return already;
-  const known = { passive: new Map<Fault | null, number>(), active: new Map<Fault | null, number>() };
-  const once: Chance = (fault, answering) => {
-    const here = known[answering.sensor];
-    const hit = here.get(fault);
-    if (hit !== undefined) return hit;
-    const value = chance(fault, answering);
-    here.set(fault, value);
-    return value;
+  const answers = {
+    passive: keptByFault((fault) => chance(fault, { sensor: 'passive' })),
+    active: keptByFault((fault) => chance(fault, { sensor: 'active' })),
   };
+  const once: Chance = isOfEither(chance) ? answers.passive : (fault, { sensor }) => answers[sensor](fault);
   lookedUp.set(chance, once);
   return once;
 };

@@ -28,6 +28,9 @@ const oversizePercent = (vehicle: DocketVehicle): number | null => {
   return (Math.max(...fitted.map(({ diameter }) => diameter)) / built.diameter - 1) * 100;
 };
 
+/** What of where a wheel end is moves the odds of its faults. */
+export const lineOf = (wheelEnd: WheelEnd): 'front' | 'rear' => (axleOf(wheelEnd) === 1 ? 'front' : 'rear');
+
 /** Chance of a single fault at a wheel end before any finding: base rate, moved by salt, age, distance, tyres, target and what was learned. */
 export const faultPrior = (
   fault: Fault,
@@ -40,7 +43,7 @@ export const faultPrior = (
 ): number => {
   const learned =
     a.find(`build.${sensing.sensor}.${fault}`, 1) *
-    (wheelEnd === null ? 1 : a.find(`line.${axleOf(wheelEnd) === 1 ? 'front' : 'rear'}.${fault}`, 1));
+    (wheelEnd === null ? 1 : a.find(`line.${lineOf(wheelEnd)}.${fault}`, 1));
   const age = ageInYears(vehicle.buildDate, today) ?? a.get('age.typical');
   const decades = (age - a.get('age.typical')) / 10;
   const salt =

@@ -8,7 +8,8 @@ import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
 import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
 import { checkChance, jointChance } from '../checkTable.ts';
-import type { Chance, Finding } from '../finding.ts';
+import type { Fault } from '../../faultKinds/faultData.ts';
+import type { Finding } from '../finding.ts';
 import { mechanismOf } from '../mechanism.ts';
 import type { SensedEnd } from '../sensedEnd.ts';
 import type { EvidenceContext } from './context.ts';
@@ -29,12 +30,12 @@ const sizesExplain = (
   );
 };
 
-type Readings = Readonly<Record<'passive' | 'active', ReturnType<typeof readCheck>>>;
-type Chances = Required<Pick<Finding, 'seen' | 'normal' | 'says' | 'jointly'>>;
+type ReadCheck = NonNullable<ReturnType<typeof readCheck>>;
+type Readings = Readonly<Record<'passive' | 'active', ReadCheck | null>>;
+type Chances = Pick<Finding, 'seen' | 'normal' | 'says' | 'jointly'>;
 
 const made = new WeakMap<Assumptions, Map<string, Chances>>();
-const inShort = (reading: ReturnType<typeof readCheck>): string =>
-  reading ? `${reading.table} ${reading.result}` : '-';
+const inShort = (reading: ReadCheck | null): string => (reading ? `${reading.table} ${reading.result}` : '-');
 
 /**
  * How likely a reading is, by fault and kind of sensor. The same reading at two wheels is one set of functions: what follows from it
@@ -46,32 +47,37 @@ const chancesOf = (readings: Readings, explained: boolean, notGrowing: boolean, 
   const key = `${inShort(readings.passive)}|${inShort(readings.active)}|${explained} ${notGrowing}`;
   const known = kept.get(key);
   if (known) return known;
-  const chance =
-    (which: 'seen' | 'normal'): Chance =>
-    (fault, { sensor }) => {
-      const reading = readings[sensor];
-      if (!reading) return 1;
-      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
-      const base = checkChance(reading.table, result, fault, a);
-      if (which === 'normal' || fault !== 'tyre') return base;
-      return Math.min(
-        1,
-        base *
-          (explained ? a.get('tyres.explained.tyre') : 1) *
-          (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1),
-      );
-    };
-  const chances: Chances = {
-    seen: chance('seen'),
-    normal: chance('normal'),
-    says: ({ sensor }) => readings[sensor] !== null,
-    jointly: (faults, which, { sensor }) => {
-      const reading = readings[sensor];
-      if (!reading) return null;
-      const result = which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
-      return jointChance(reading.table, result, faults, a);
-    },
+  type Which = 'seen' | 'normal';
+  const resultOf = (reading: ReadCheck, which: Which): string =>
+    which === 'seen' ? reading.result : (SOUND_RESULT[reading.table] ?? reading.result);
+  const chanceIn = (reading: ReadCheck | null, which: Which, fault: Fault | null): number => {
+    if (!reading) return 1;
+    const base = checkChance(reading.table, resultOf(reading, which), fault, a);
+    if (which === 'normal' || fault !== 'tyre') return base;
+    return Math.min(
+      1,
+      base *
+        (explained ? a.get('tyres.explained.tyre') : 1) *
+        (notGrowing ? a.get('live.ratio-not-growing.tyre') : 1),
+    );
   };
+  const jointIn = (reading: ReadCheck | null, which: Which, faults: readonly Fault[]): number | null =>
+    reading ? jointChance(reading.table, resultOf(reading, which), faults, a) : null;
+  // Where either sensor reads the same, the sensor is not asked for: what follows is worked out once for both.
+  const either = readings.passive;
+  const chances: Chances =
+    inShort(readings.passive) === inShort(readings.active)
+      ? {
+          seen: (fault) => chanceIn(either, 'seen', fault),
+          normal: (fault) => chanceIn(either, 'normal', fault),
+          jointly: (faults, which) => jointIn(either, which, faults),
+        }
+      : {
+          seen: (fault, { sensor }) => chanceIn(readings[sensor], 'seen', fault),
+          normal: (fault, { sensor }) => chanceIn(readings[sensor], 'normal', fault),
+          jointly: (faults, which, { sensor }) => jointIn(readings[sensor], which, faults),
+          says: ({ sensor }) => readings[sensor] !== null,
+        };
   kept.set(key, chances);
   return chances;
 };

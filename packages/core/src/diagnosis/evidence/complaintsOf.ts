@@ -4,7 +4,7 @@ import type { DocketSymptom } from '../../vocabulary/docket.ts';
 import { SYMPTOM_IN_WORDS } from '../../vocabulary/inWords.ts';
 import type { Symptom } from '../../vocabulary/words.ts';
 import { axleOf, isCentre } from '../../vocabulary/wheelEndWords.ts';
-import type { Complaint } from '../finding.ts';
+import { keptByFault, type Complaint } from '../finding.ts';
 import type { EvidenceContext } from './context.ts';
 
 const LAMPS = new Set<Symptom>([
@@ -41,15 +41,13 @@ export const complaintsOf = (
   const there = said.filter(isThere).map(symptomOf);
   const pathsOf = (any: (symptom: Symptom) => boolean): string[] =>
     said.flatMap((each, i) => (isThere(each) && any(symptomOf(each)) ? [`symptoms[${i}]`] : []));
-  const brings =
-    (row: string): Complaint['brings'] =>
-    (fault, end) =>
-      Math.max(
-        a.find(`symptom.${row}.${fault}`, 0),
-        end && isCentre(end) && (row === 'speedometer' || row === 'shifting.bad')
-          ? a.find(`symptom.centre-chain.${fault}`, 0)
-          : 0,
-      );
+  const brings = (row: string): Complaint['brings'] => {
+    const anywhere = keptByFault((fault) => a.find(`symptom.${row}.${fault}`, 0));
+    const atCentre = keptByFault((fault) => a.find(`symptom.centre-chain.${fault}`, 0));
+    const byChain = row === 'speedometer' || row === 'shifting.bad';
+    return (fault, end) =>
+      end && byChain && isCentre(end) ? Math.max(anywhere(fault), atCentre(fault)) : anywhere(fault);
+  };
   const out: Complaint[] = [];
   const lamps = [...new Set(there.filter((s) => LAMPS.has(s)))];
   // The brake lamp alone is fluid, pads or park brake, not a wheel speed.
