@@ -31,6 +31,13 @@ interface Handy {
   readonly complaints: readonly Complaint[];
   readonly table: EndTable;
 }
+/** What decides a finding's chances, as a number: findings that are alike at several wheel ends share what they tell. */
+interface Shape {
+  readonly number: number;
+  /** Whether it tells the same whatever kind of sensor answers. */
+  readonly ofEither: boolean;
+}
+
 const isSameList = <T>(x: readonly T[], y: readonly T[]): boolean =>
   x === y || (x.length === y.length && x.every((each, i) => each === y[i]));
 
@@ -66,27 +73,39 @@ export const endTables = (): EndTables => {
     return known ?? column;
   };
   const silents = new Map<string, Float64Array>();
-  const shapes = new Map<string, number>();
-  const shapeOf = new WeakMap<Finding, number>();
-  /** What decides a finding's chances, as a number: findings that are alike at several wheel ends share their columns. */
-  const shape = (finding: Finding): number => {
+  const shapes = new Map<string, Shape>();
+  const shapeOf = new WeakMap<Finding, Shape>();
+  const shape = (finding: Finding): Shape => {
     const known = shapeOf.get(finding);
-    if (known !== undefined) return known;
+    if (known) return known;
     const { kind, isNormal, seen, normal, jointly, says } = finding;
     const parts = [seen, normal, jointly, says].map((part) => (part ? id(part) : '-'));
-    const number = memo(shapes, `${kind} ${isNormal} ${parts.join(' ')}`, () => shapes.size);
-    shapeOf.set(finding, number);
-    return number;
+    const made = memo(shapes, `${kind} ${isNormal} ${parts.join(' ')}`, () => ({
+      number: shapes.size,
+      ofEither: asksNoSensor(finding),
+    }));
+    shapeOf.set(finding, made);
+    return made;
+  };
+  const shapesIn = new WeakMap<readonly Finding[], readonly Shape[]>();
+  const shapesOf = (findings: readonly Finding[]): readonly Shape[] => {
+    const known = shapesIn.get(findings) ?? findings.map(shape);
+    shapesIn.set(findings, known);
+    return known;
   };
   const tellings = new Map<string, Telling[]>();
   /** What findings tell of these states, to one kind of sensor: by their shapes. */
-  const tellingsFor = (states: readonly State[], answering: Answering): ((finding: Finding) => Telling) => {
+  const tellingsFor = (
+    states: readonly State[],
+    answering: Answering,
+  ): ((findings: readonly Finding[]) => readonly Telling[]) => {
     const ofEither = memo(tellings, `${id(states)}`, (): Telling[] => []);
     const ofOne = memo(tellings, `${id(states)} ${answering.sensor}`, (): Telling[] => []);
-    return (finding) => {
-      const kept = asksNoSensor(finding) ? ofEither : ofOne;
-      return (kept[shape(finding)] ??= tellingOf(finding, states, answering));
-    };
+    return (findings) =>
+      shapesOf(findings).map((each, i) => {
+        const kept = each.ofEither ? ofEither : ofOne;
+        return (kept[each.number] ??= tellingOf(findings[i] as Finding, states, answering));
+      });
   };
   const priorsOf = (
     end: WheelEnd,
@@ -120,7 +139,8 @@ export const endTables = (): EndTables => {
     const order = findings
       .map((_, i) => i)
       .sort((i, j) => ((findings[i]?.label ?? '') < (findings[j]?.label ?? '') ? -1 : 1));
-    const text = `${findings.map((each) => `${shape(each)} ${each.mechanism}`).join(',')}/${order.join(',')}`;
+    const alike = findings.map((each) => `${shape(each).number} ${each.mechanism}`);
+    const text = `${alike.join(',')}/${order.join(',')}`;
     const number = memo(likenessOf, text, () => likenessOf.size);
     likenesses.set(findings, number);
     return number;

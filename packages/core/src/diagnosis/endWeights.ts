@@ -37,18 +37,18 @@ export const weightsOf = (priors: Float64Array, told: Weights): Weights =>
  *
  * @param states how many there are
  * @param sets the findings of the wheel end; then the same with those adrift, as the corner complained of
- * @param tells what a finding tells of these states
+ * @param tells what findings tell of these states
  */
 export const toldBy = (
   states: number,
   sets: ReadonlyArray<readonly Finding[]>,
   a: Assumptions,
-  tells: (finding: Finding) => Telling,
+  tells: (findings: readonly Finding[]) => readonly Telling[],
 ): Weights => {
   const repeat = a.get('correlation.repeat');
   const mostHeard = a.get('correlation.most-heard');
   const byHere = sets.map((findings) => {
-    const tellings = findings.map(tells);
+    const tellings = tells(findings);
     const powers = weighFindings(
       findings,
       tellings.map(({ spread }) => spread),

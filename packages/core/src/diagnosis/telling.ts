@@ -40,8 +40,13 @@ export const tellingOf = (finding: Finding, states: readonly State[], answering:
     get spread() {
       if (spread !== null) return spread;
       // Nothing wrong, and one fault alone: pairs tell no more.
-      const chances = likelihoods(finding, singlesOf(states), answering);
-      return (spread = Math.log(Math.max(...chances)) - Math.log(Math.min(...chances)));
+      let least = Infinity;
+      let most = 0;
+      for (const chance of likelihoods(finding, singlesOf(states), answering)) {
+        if (chance < least) least = chance;
+        if (chance > most) most = chance;
+      }
+      return (spread = Math.log(most) - Math.log(least));
     },
     varies: shown.some((also) => also.length > 0),
     chances: once((lists) => likelihoods(finding, lists, answering)),
