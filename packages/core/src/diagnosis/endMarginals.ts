@@ -1,4 +1,5 @@
 import { addCounted, countedNought, leftForOne, productOf, type Counted } from '../chance/countedProducts.ts';
+import { addRows } from '../chance/rowSums.ts';
 import { causeOf, wrongPartOf, type Fault } from '../faultKinds/faultData.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { Architecture, SensingWay } from './architecture.ts';
@@ -46,10 +47,30 @@ export interface EndMarginals {
   beliefs(): readonly Belief[];
 }
 
-/** Adds what the complaints leave of every state to `out`: the first is nothing wrong. */
-const addStates = (out: Float64Array, silent: Float64Array, sound: number, faulty: number): void => {
-  out[0] = (out[0] as number) + sound * (silent[0] as number);
-  for (let t = 1; t < out.length; t++) out[t] = (out[t] as number) + faulty * (silent[t] as number);
+/**
+ * What the rest leaves of every state, by [shared]: for each subset of the complaints what all other wheel ends come to if
+ * this one is sound (the first state) or faulty, times the chance that none of the subset comes from here.
+ */
+const leftBy = (
+  rest: Float64Array,
+  factors: Float64Array,
+  chance: number,
+  { silent, states }: EndTable,
+): Float64Array[] => {
+  const subsets = silent.length;
+  const faulty = new Float64Array(subsets);
+  return SHARED_STATES.map((_, shared) => {
+    const out = new Float64Array(states.length);
+    let sound = 0;
+    for (let subset = 0, row = shared * subsets; subset < subsets; subset++, row++) {
+      const scale = (factors[row] as number) * chance;
+      faulty[subset] = scale * (rest[2 * row + 1] as number);
+      sound += scale * (rest[2 * row] as number) * (silent[subset]?.[0] as number);
+    }
+    out[0] = sound;
+    addRows(out, silent, faulty, 1);
+    return out;
+  });
 };
 
 /** Weight of every state of one wheel end, by [way of sensing][shared]. */
@@ -70,32 +91,9 @@ const massAt = (
       rest.marked !== null,
     );
     const { unmarked, marked } = leftForOne(rest, besides, factors.length);
-    const noughts = () => SHARED_STATES.map(() => new Float64Array(table.states.length));
-    // What the rest leaves of every state: summed up first, and weighed by the facts of this wheel end once.
-    const leftAsAny = noughts();
-    const leftAsCorner = marked ? noughts() : null;
-    const subsets = table.silent.length;
-    for (let row = 0; row < factors.length; row++) {
-      const scale = (factors[row] as number) * chance;
-      if (scale === 0) continue;
-      const shared = Math.floor(row / subsets);
-      const silent = table.silent[row % subsets] as Float64Array;
-      // The corner complained of is elsewhere, or it is this one.
-      const asAny = marked ?? unmarked;
-      addStates(
-        leftAsAny[shared] as Float64Array,
-        silent,
-        scale * (asAny[2 * row] as number),
-        scale * (asAny[2 * row + 1] as number),
-      );
-      if (leftAsCorner)
-        addStates(
-          leftAsCorner[shared] as Float64Array,
-          silent,
-          scale * (unmarked[2 * row] as number),
-          scale * (unmarked[2 * row + 1] as number),
-        );
-    }
+    // Summed up first, and weighed by the facts of this wheel end once. The corner complained of is elsewhere, or it is this one.
+    const leftAsAny = leftBy(marked ?? unmarked, factors, chance, table);
+    const leftAsCorner = marked && leftBy(unmarked, factors, chance, table);
     return leftAsAny.map((left, shared) => {
       const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];
       const besides = leftAsCorner?.[shared];

@@ -2,6 +2,7 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CountedEnd } from '../chance/countedProducts.ts';
+import { dotRows } from '../chance/rowSums.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import { keptByFault, type Complaint, type Finding } from './finding.ts';
 import type { State } from './states.ts';
@@ -95,16 +96,14 @@ export const silentBy = (quiet: readonly Float64Array[], states: readonly State[
 export const sumsOf = (weights: Weights, silent: readonly Float64Array[]): CountedEnd => {
   const summed = (here: 0 | 1): Float64Array => {
     const out = new Float64Array(2 * weights.length * silent.length);
-    let at = 0;
-    for (const byHere of weights) {
+    weights.forEach((byHere, shared) => {
       const x = byHere[here] as Float64Array;
-      for (const y of silent) {
-        let faulty = 0;
-        for (let i = 1; i < x.length; i++) faulty += (x[i] as number) * (y[i] as number);
-        out[at++] = (x[0] as number) * (y[0] as number);
-        out[at++] = faulty;
-      }
-    }
+      dotRows(x, silent, 1, (subset, faulty) => {
+        const at = 2 * (shared * silent.length + subset);
+        out[at] = (x[0] as number) * (silent[subset]?.[0] as number);
+        out[at + 1] = faulty;
+      });
+    });
     return out;
   };
   return { asAny: summed(0), asMarked: weights[0]?.[1] ? summed(1) : null };

@@ -27,9 +27,11 @@ export const setupOf = (check: CheckName): Setup | null => (kindOf(check) as Che
 
 const KINDS: ReadonlyArray<CheckKind & { readonly name: CheckName }> = CHECK_KINDS;
 
-const share = (beliefs: readonly Belief[], test: (a: Architecture) => boolean): number => {
-  const total = beliefs.reduce((sum, b) => sum + b.p, 0);
-  return total > 0 ? beliefs.reduce((sum, b) => (test(b.architecture) ? sum + b.p : sum), 0) / total : 0;
+/** How likely each way of building is: few ways, thousands of beliefs. */
+const byBuild = (beliefs: readonly Belief[]): ReadonlyMap<Architecture, number> => {
+  const chances = new Map<Architecture, number>();
+  for (const { architecture, p } of beliefs) chances.set(architecture, (chances.get(architecture) ?? 0) + p);
+  return chances;
 };
 
 /** Metering the loom or the new part is not metering the sensor. */
@@ -64,13 +66,16 @@ export const availableChecks = (
   a: Assumptions,
 ): AvailableCheck[] => {
   const done = checksDone(docket, wheelEnd);
-  const settled = (test: (a: Architecture) => boolean) => share(beliefs, test) >= a.get('plan.settled');
+  const builds = [...byBuild(beliefs)];
+  const total = builds.reduce((sum, [, p]) => sum + p, 0);
+  const settled = (test: (a: Architecture) => boolean) =>
+    total > 0 &&
+    builds.reduce((sum, [build, p]) => (test(build) ? sum + p : sum), 0) / total >= a.get('plan.settled');
   const sensor: SensorType | null = settled((a) => a.sensor === 'passive')
     ? 'passive'
     : settled((a) => a.sensor === 'active')
       ? 'active'
       : null;
-  const total = beliefs.reduce((sum, b) => sum + b.p, 0);
   const bearing =
     beliefs.reduce((sum, b) => (b.state.includes('bearing') ? sum + b.p : sum), 0) / Math.max(total, 1e-12);
   const rockFirst = bearing >= a.get('safety.rock-from') && !isCentre(wheelEnd);
