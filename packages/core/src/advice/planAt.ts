@@ -1,5 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { groupAt, type Architecture, type ArchitectureGroup } from '../diagnosis/architecture.ts';
+import { buildChances } from '../diagnosis/endMarginals.ts';
 import type { EndPosterior } from '../diagnosis/posterior.ts';
 import { partsAt } from '../offers/fixes.ts';
 import { outlayOf } from '../offers/outlay.ts';
@@ -12,14 +13,6 @@ import type { Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
 
 type Weights = ReadonlyMap<Architecture, number>;
-
-/** How likely each way of building is at a wheel end. */
-const weightsOf = (end: EndPosterior): Weights => {
-  const weights = new Map<Architecture, number>();
-  for (const { architecture, p } of end.beliefs)
-    weights.set(architecture, (weights.get(architecture) ?? 0) + p);
-  return weights;
-};
 
 /** The likeliest way the wheel end is built. */
 const likelyArchitecture = (weights: Weights, group: ArchitectureGroup): Architecture =>
@@ -102,7 +95,7 @@ export const planAt = (
   { steps, isHubAlone = false }: PlannedSo = {},
 ): PlannedEnd => {
   const group = groupOf(d, end.wheelEnd);
-  const weights = weightsOf(end);
+  const weights = buildChances(end.beliefs);
   const architecture = likelyArchitecture(weights, group);
   const offered = partsOffered(weights, end.wheelEnd, a.get('offer.exists-at-least'));
   const parts = isHubAlone ? offered.filter((part) => part === 'hub-assembly') : offered;

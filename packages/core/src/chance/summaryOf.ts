@@ -46,17 +46,21 @@ export const summaryOf = (sample: Float64Array, shares: readonly number[]): Summ
     while (before + (counts[bucket] as number) <= place) before += counts[bucket++] as number;
     return { bucket, rank: place - before };
   });
+  const inside = new Map(
+    places.map(({ bucket }) => [bucket, { values: new Float64Array(counts[bucket] as number), filled: 0 }]),
+  );
   const wanted = new Uint8Array(BUCKETS);
   for (const { bucket } of places) wanted[bucket] = 1;
-  const inside = new Map(places.map(({ bucket }) => [bucket, [] as number[]]));
   for (let i = 0; i < n; i++) {
     const bucket = (((sample[i] as number) - low) * scale) | 0;
-    if (wanted[bucket]) inside.get(bucket)?.push(sample[i] as number);
+    if (wanted[bucket] === 0) continue;
+    const into = inside.get(bucket);
+    if (into) into.values[into.filled++] = sample[i] as number;
   }
-  for (const values of inside.values()) values.sort((x, y) => x - y);
+  for (const { values } of inside.values()) values.sort();
   return {
     mean: first + sum / n,
     error: Math.sqrt(variance / n),
-    quantiles: places.map(({ bucket, rank }) => inside.get(bucket)?.[rank] ?? first),
+    quantiles: places.map(({ bucket, rank }) => inside.get(bucket)?.values[rank] ?? first),
   };
 };

@@ -14,6 +14,13 @@ export interface Belief {
   readonly p: number;
 }
 
+/** How likely each way of building is: few ways, thousands of beliefs. */
+export const buildChances = (beliefs: readonly Belief[]): ReadonlyMap<Architecture, number> => {
+  const chances = new Map<Architecture, number>();
+  for (const { architecture, p } of beliefs) chances.set(architecture, (chances.get(architecture) ?? 0) + p);
+  return chances;
+};
+
 /** A group of wheel ends that are built alike, over every way they may make their signal. */
 export const countedGroup = (
   ways: readonly SensingWay[],

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions/assumptions.ts';
 import { hasRing, type Architecture } from '../diagnosis/architecture.ts';
-import type { Belief } from '../diagnosis/endMarginals.ts';
+import { buildChances, type Belief } from '../diagnosis/endMarginals.ts';
 import type { CheckKind, CheckNeed } from '../checkKinds/checkKind.ts';
 import { CHECK_KINDS } from '../checkKinds/checkKinds.ts';
 import { kindOf } from '../checkKinds/checkTypes.ts';
@@ -26,13 +26,6 @@ export interface AvailableCheck {
 export const setupOf = (check: CheckName): Setup | null => (kindOf(check) as CheckKind).setup;
 
 const KINDS: ReadonlyArray<CheckKind & { readonly name: CheckName }> = CHECK_KINDS;
-
-/** How likely each way of building is: few ways, thousands of beliefs. */
-const byBuild = (beliefs: readonly Belief[]): ReadonlyMap<Architecture, number> => {
-  const chances = new Map<Architecture, number>();
-  for (const { architecture, p } of beliefs) chances.set(architecture, (chances.get(architecture) ?? 0) + p);
-  return chances;
-};
 
 /** Metering the loom or the new part is not metering the sensor. */
 const isOfTheSensor = (check: Check): boolean => check.check !== 'meter.resistance' || check.of === 'sensor';
@@ -66,7 +59,7 @@ export const availableChecks = (
   a: Assumptions,
 ): AvailableCheck[] => {
   const done = checksDone(docket, wheelEnd);
-  const builds = [...byBuild(beliefs)];
+  const builds = [...buildChances(beliefs)];
   const total = builds.reduce((sum, [, p]) => sum + p, 0);
   const settled = (test: (a: Architecture) => boolean) =>
     total > 0 &&

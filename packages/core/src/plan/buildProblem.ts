@@ -75,10 +75,9 @@ export const buildProblem = (
   /** The state of the problem a truth belongs to. */
   const indexOf = (b: Omit<Belief, 'p'>): number => {
     // Four faults at most: their numbers in order are one number.
-    const key = faultsOf(b)
-      .map((fault) => taken(fault, b.architecture).alike + 1)
-      .sort((x, y) => x - y)
-      .reduce((sofar, alike) => sofar * MOST_ALIKE + alike, 0);
+    const alike = faultsOf(b).map((fault) => taken(fault, b.architecture).alike + 1);
+    if (alike.length > 1) alike.sort((x, y) => x - y);
+    const key = alike.reduce((sofar, number) => sofar * MOST_ALIKE + number, 0);
     const known = index.get(key);
     if (known !== undefined) return known;
     index.set(key, states.length);
