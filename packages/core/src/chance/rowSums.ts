@@ -14,13 +14,14 @@ export const addRows = (
   const length = into.length;
   let row = 0;
   for (; row + AT_ONCE <= rows.length; row += AT_ONCE) {
-    const [a, b, c, d] = rows.slice(row, row + AT_ONCE) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
-    const [x, y, z, w] = [by[row], by[row + 1], by[row + 2], by[row + 3]] as [number, number, number, number];
+    const a = rows[row] as Float64Array;
+    const b = rows[row + 1] as Float64Array;
+    const c = rows[row + 2] as Float64Array;
+    const d = rows[row + 3] as Float64Array;
+    const x = by[row] as number;
+    const y = by[row + 1] as number;
+    const z = by[row + 2] as number;
+    const w = by[row + 3] as number;
     for (let t = from; t < length; t++)
       into[t] =
         (into[t] as number) +
@@ -44,13 +45,14 @@ export const dotRows = (
   const length = x.length;
   let row = 0;
   for (; row + AT_ONCE <= rows.length; row += AT_ONCE) {
-    const [a, b, c, d] = rows.slice(row, row + AT_ONCE) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
-    let [p, q, r, s] = [0, 0, 0, 0];
+    const a = rows[row] as Float64Array;
+    const b = rows[row + 1] as Float64Array;
+    const c = rows[row + 2] as Float64Array;
+    const d = rows[row + 3] as Float64Array;
+    let p = 0;
+    let q = 0;
+    let r = 0;
+    let s = 0;
     for (let t = from; t < length; t++) {
       const value = x[t] as number;
       p += value * (a[t] as number);

@@ -42,7 +42,7 @@ const isSameList = <T>(x: readonly T[], y: readonly T[]): boolean =>
   x === y || (x.length === y.length && x.every((each, i) => each === y[i]));
 
 export const endTables = (): EndTables => {
-  const ids = new WeakMap<object, number>();
+  const ids = new Map<object, number>();
   let next = 0;
   const id = (thing: object): number => {
     const known = ids.get(thing);
@@ -74,7 +74,7 @@ export const endTables = (): EndTables => {
   };
   const silents = new Map<string, Float64Array>();
   const shapes = new Map<string, Shape>();
-  const shapeOf = new WeakMap<Finding, Shape>();
+  const shapeOf = new Map<Finding, Shape>();
   const shape = (finding: Finding): Shape => {
     const known = shapeOf.get(finding);
     if (known) return known;
@@ -87,7 +87,7 @@ export const endTables = (): EndTables => {
     shapeOf.set(finding, made);
     return made;
   };
-  const shapesIn = new WeakMap<readonly Finding[], readonly Shape[]>();
+  const shapesIn = new Map<readonly Finding[], readonly Shape[]>();
   const shapesOf = (findings: readonly Finding[]): readonly Shape[] => {
     const known = shapesIn.get(findings) ?? findings.map(shape);
     shapesIn.set(findings, known);
@@ -130,7 +130,7 @@ export const endTables = (): EndTables => {
     memo(silents, `${id(complaint)} ${end} ${id(states)}`, () =>
       oneOf(`silent ${id(states)}`, silentIn(complaint, end, states)),
     );
-  const likenesses = new WeakMap<readonly Finding[], number>();
+  const likenesses = new Map<readonly Finding[], number>();
   const likenessOf = new Map<string, number>();
   /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
   const likeness = (findings: readonly Finding[]): number => {
@@ -145,7 +145,7 @@ export const endTables = (): EndTables => {
     likenesses.set(findings, number);
     return number;
   };
-  const joined = new WeakMap<readonly Finding[], Map<readonly Finding[], readonly Finding[]>>();
+  const joined = new Map<readonly Finding[], Map<readonly Finding[], readonly Finding[]>>();
   /** The findings of a wheel end; and the same with those adrift, where there are any: adrift, they weigh among its own. */
   const setsOf = (own: readonly Finding[], adrift: readonly Finding[]): ReadonlyArray<readonly Finding[]> => {
     if (adrift.length === 0) return [own];
@@ -154,7 +154,7 @@ export const endTables = (): EndTables => {
     return [own, memo(withOwn, adrift, () => [...own, ...adrift])];
   };
   /** Tables by the very list of findings they were made from: of a fact left out most wheel ends keep theirs. */
-  const handy = new WeakMap<readonly Finding[], Map<WheelEnd, Map<Sensing, Handy>>>();
+  const handy = new Map<readonly Finding[], Map<WheelEnd, Map<Sensing, Handy>>>();
   return {
     table(end, sensing, evidence, adrift, vehicle, today, a) {
       const own = ownOf(evidence, end);

@@ -82,21 +82,14 @@ const isOfEither = (chance: Chance): boolean => chance.length < 2;
 export const asksNoSensor = ({ seen, normal, jointly, says }: Finding): boolean =>
   !says && (!jointly || jointly.length < 3) && isOfEither(seen) && (!normal || isOfEither(normal));
 
-/** What `onceEach` made of a chance: findings that are alike at several wheel ends share one, and what follows from it. */
-const lookedUp = new WeakMap<Chance, Chance>();
-
 /**
  * The same chance, looked up once for each fault and kind of sensor: a finding is asked for it in every state, for
  * every fact that is left out to see what it did.
  */
 export const onceEach = (chance: Chance): Chance => {
-  const already = lookedUp.get(chance);
-  if (already) return already;
   const answers = {
     passive: keptByFault((fault) => chance(fault, { sensor: 'passive' })),
     active: keptByFault((fault) => chance(fault, { sensor: 'active' })),
   };
-  const once: Chance = isOfEither(chance) ? answers.passive : (fault, { sensor }) => answers[sensor](fault);
-  lookedUp.set(chance, once);
-  return once;
+  return isOfEither(chance) ? answers.passive : (fault, { sensor }) => answers[sensor](fault);
 };

@@ -8,6 +8,32 @@ export interface Weighing {
   readonly abnormal: number;
 }
 
+/** Findings of one kind that report one mechanism, by their places in the list. */
+interface Group {
+  readonly kind: Finding['kind'];
+  readonly mechanism: string;
+  readonly places: readonly number[];
+}
+const grouped = new WeakMap<readonly Finding[], readonly Group[]>();
+
+const groupsOf = (findings: readonly Finding[]): readonly Group[] => {
+  const known = grouped.get(findings);
+  if (known) return known;
+  const groups = new Map<string, { kind: Finding['kind']; mechanism: string; places: number[] }>();
+  findings.forEach(({ kind, mechanism }, i) => {
+    const key = `${kind} ${mechanism}`;
+    const sofar = groups.get(key);
+    if (sofar) sofar.places.push(i);
+    else groups.set(key, { kind, mechanism, places: [i] });
+  });
+  const list = [...groups.values()];
+  grouped.set(findings, list);
+  return list;
+};
+
+const WHOLE: Weighing = { whole: 1, abnormal: 0 };
+const UNHEARD: Weighing = { whole: 0, abnormal: 0 };
+
 /**
  * Of codes that share a mechanism the most telling counts in full, the others with a small power: three reports of one
  * open circuit are not three proofs. A check that repeats what a code says (or another check) could be foretold to be
@@ -19,9 +45,6 @@ export const weighFindings = (
   repeat: number,
   mostHeard: number,
 ): Weighing[] => {
-  /** The most telling of each mechanism and kind. */
-  const best = new Map<string, number>();
-  const groupOf = findings.map(({ mechanism, kind }) => `${kind} ${mechanism}`);
   const isStronger = (i: number, j: number): boolean => {
     const [mine, its] = [spread[i] ?? 0, spread[j] ?? 0];
     if (its !== mine) return its > mine;
@@ -29,29 +52,23 @@ export const weighFindings = (
     const [my, other] = [findings[i]?.label ?? '', findings[j]?.label ?? ''];
     return other < my || (other === my && j < i);
   };
-  const reported = new Set<string>();
-  const groups = new Map<string, number[]>();
-  findings.forEach((finding, i) => {
-    const group = groupOf[i] as string;
-    const sofar = best.get(group);
-    if (sofar === undefined || isStronger(sofar, i)) best.set(group, i);
-    if (finding.kind === 'present') reported.add(finding.mechanism);
-    if (finding.kind === 'check') return;
-    const members = groups.get(group);
-    if (members) members.push(i);
-    else groups.set(group, [i]);
-  });
-  // Of many reports of one thing the most telling are heard: a reader that writes it forty times proves it no better.
-  const unheard = new Set(
-    [...groups.values()].flatMap((group) =>
-      group.length > mostHeard ? group.sort((i, j) => (isStronger(i, j) ? 1 : -1)).slice(mostHeard) : [],
-    ),
-  );
-  return findings.map((finding, i): Weighing => {
-    if (unheard.has(i)) return { whole: 0, abnormal: 0 };
-    const repeats = best.get(groupOf[i] as string) !== i;
-    if (finding.kind !== 'check') return { whole: repeats ? repeat : 1, abnormal: 0 };
-    const foretold = !finding.isNormal && (repeats || reported.has(finding.mechanism));
-    return { whole: 1, abnormal: foretold ? repeat - 1 : 0 };
-  });
+  const groups = groupsOf(findings);
+  const reported = new Set(groups.flatMap(({ kind, mechanism }) => (kind === 'present' ? [mechanism] : [])));
+  const repeated: Weighing = { whole: repeat, abnormal: 0 };
+  const foretold: Weighing = { whole: 1, abnormal: repeat - 1 };
+  const out = findings.map(() => WHOLE);
+  for (const { kind, mechanism, places } of groups) {
+    const best = places.reduce((sofar, i) => (isStronger(sofar, i) ? i : sofar));
+    if (kind === 'check') {
+      for (const i of places)
+        if (!findings[i]?.isNormal && (i !== best || reported.has(mechanism))) out[i] = foretold;
+      continue;
+    }
+    for (const i of places) if (i !== best) out[i] = repeated;
+    // Of many reports of one thing the most telling are heard: a reader that writes it forty times proves it no better.
+    if (places.length > mostHeard)
+      for (const i of [...places].sort((x, y) => (isStronger(x, y) ? 1 : -1)).slice(mostHeard))
+        out[i] = UNHEARD;
+  }
+  return out;
 };

@@ -38,17 +38,16 @@ const MOST_ALIKE = 4096;
 const remains = (
   faults: readonly Fault[],
   chance: (at: number) => number,
-): Array<{ left: Fault[]; p: number }> =>
-  faults.reduce<Array<{ left: Fault[]; p: number }>>(
-    (sofar, fault, i) => {
-      const cured = chance(i);
-      return sofar.flatMap(({ left, p }) => [
-        ...(cured > 0 ? [{ left, p: p * cured }] : []),
-        ...(cured < 1 ? [{ left: [...left, fault], p: p * (1 - cured) }] : []),
-      ]);
-    },
-    [{ left: [], p: 1 }],
-  );
+): Array<{ left: Fault[]; p: number }> => {
+  let sofar: Array<{ left: Fault[]; p: number }> = [{ left: [], p: 1 }];
+  faults.forEach((fault, i) => {
+    const cured = chance(i);
+    if (cured >= 1) return;
+    const stays = sofar.map(({ left, p }) => ({ left: [...left, fault], p: p * (1 - cured) }));
+    sofar = cured > 0 ? [...sofar.map(({ left, p }) => ({ left, p: p * cured })), ...stays] : stays;
+  });
+  return sofar;
+};
 
 /**
  * The decision at one wheel end: what may be wrong (rare states left out), the checks that can be made, the parts and
@@ -76,7 +75,8 @@ export const buildProblem = (
   const indexOf = (b: Omit<Belief, 'p'>): number => {
     // Four faults at most: their numbers in order are one number.
     const alike = faultsOf(b).map((fault) => taken(fault, b.architecture).alike + 1);
-    if (alike.length > 1) alike.sort((x, y) => x - y);
+    if (alike.length === 2 && (alike[0] as number) > (alike[1] as number)) alike.reverse();
+    else if (alike.length > 2) alike.sort((x, y) => x - y);
     const key = alike.reduce((sofar, number) => sofar * MOST_ALIKE + number, 0);
     const known = index.get(key);
     if (known !== undefined) return known;

@@ -36,7 +36,7 @@ export const checkAsSolved = (
       wheelEnd: null,
       mechanism: entry.table,
       kind: 'check',
-      seen: onceEach((fault) => checkChance(entry.table, result, fault, a)),
+      seen: (fault) => checkChance(entry.table, result, fault, a),
       normal: sound,
       isNormal: result === normal,
       jointly: (faults, which) =>

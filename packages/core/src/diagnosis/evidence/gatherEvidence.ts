@@ -5,13 +5,13 @@ import type { Docket } from '../../vocabulary/docket.ts';
 import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
 import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
-import { onceEach, type Evidence, type Finding } from '../finding.ts';
+import { onceEach, type Chance, type Evidence, type Finding } from '../finding.ts';
 import { checkFinding, tyreFindings } from './checkFindings.ts';
 import { codeFinding, silenceFindings } from './codeFindings.ts';
 import { complaintsOf } from './complaintsOf.ts';
 import type { SensedEnd } from '../sensedEnd.ts';
 import type { EvidenceContext } from './context.ts';
-import { historyFinding, OF_THE_BATTERY, staleCodeFinding } from './historyFinding.ts';
+import { historyFinding, OF_THE_BATTERY, staleCodeFindings } from './historyFinding.ts';
 import { settleFacts } from './settleFacts.ts';
 import { sharedFindings } from './sharedFindings.ts';
 
@@ -80,9 +80,7 @@ const fromHistory: Source = ({ docket, context, corner, counts, coded }) =>
     if (!counts(`history[${i}]`, event.wheelEnd ? [event.wheelEnd] : [])) return [];
     if (!OF_THE_BATTERY.has(event.event))
       return [historyFinding(event, i, context.ends.at(event.wheelEnd) ?? corner, context.a)];
-    return docket.codesCleared === true
-      ? []
-      : [...known(coded)].map((end) => staleCodeFinding(event, i, end, context.a));
+    return docket.codesCleared === true ? [] : staleCodeFindings(event, i, [...known(coded)], context.a);
   });
 
 const fromChecks: Source = ({ docket, context, at, counts, coded, sizes }) =>
@@ -178,11 +176,18 @@ export const gatherEvidence = (
     coded: new Set<null>(),
   };
   const gathering: Gathering = { ...sofar, coded: new Set(rootCodes(sofar).map(({ end }) => end)) };
+  // Findings that are alike at several wheel ends share a chance, and what follows from it.
+  const kept = new Map<Chance, Chance>();
+  const onceOf = (chance: Chance): Chance => {
+    const once = kept.get(chance) ?? onceEach(chance);
+    kept.set(chance, once);
+    return once;
+  };
   return {
     findings: SOURCES.flatMap((source) => source(gathering)).map((finding) => ({
       ...finding,
-      seen: onceEach(finding.seen),
-      ...(finding.normal ? { normal: onceEach(finding.normal) } : {}),
+      seen: onceOf(finding.seen),
+      ...(finding.normal ? { normal: onceOf(finding.normal) } : {}),
     })),
     complaints: complaintsOf(docket.symptoms ?? [], codes, context),
     shared: sharedFindings(docket, codes, setAside, a),

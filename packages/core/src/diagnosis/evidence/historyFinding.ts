@@ -2,7 +2,7 @@ import type { Assumptions } from '../../assumptions/assumptions.ts';
 import type { HistoryEvent } from '../../vocabulary/docket.ts';
 import { EVENT_IN_WORDS } from '../../vocabulary/inWords.ts';
 import type { SensedEnd } from '../sensedEnd.ts';
-import type { Finding } from '../finding.ts';
+import type { Chance, Finding } from '../finding.ts';
 
 /** Events of the whole vehicle: they speak of the supply and of stale codes, not of a wheel end's links. */
 export const OF_THE_BATTERY: ReadonlySet<string> = new Set(['battery-flat', 'battery-replaced']);
@@ -48,18 +48,24 @@ export const historyFinding = (
   };
 };
 
-/** A battery that was flat or renewed: it makes a stale code likelier where there is one, and moves nothing else here. */
-export const staleCodeFinding = (
+/**
+ * A battery that was flat or renewed: it makes a stale code likelier at the wheel ends where there is one, at all of them
+ * alike, and moves nothing else here.
+ */
+export const staleCodeFindings = (
   event: HistoryEvent,
   i: number,
-  end: SensedEnd,
+  ends: readonly SensedEnd[],
   a: Assumptions,
-): Finding => ({
-  path: `history[${i}]`,
-  label: EVENT_IN_WORDS[event.event],
-  wheelEnd: end,
-  mechanism: `history ${event.event}`,
-  kind: 'factor',
-  seen: (fault) =>
-    fault === 'none-present' ? a.find(`history.${event.event}.none-present`, 1) ** fadeOf(event, a) : 1,
-});
+): Finding[] => {
+  const stale = a.find(`history.${event.event}.none-present`, 1) ** fadeOf(event, a);
+  const seen: Chance = (fault) => (fault === 'none-present' ? stale : 1);
+  return ends.map((end) => ({
+    path: `history[${i}]`,
+    label: EVENT_IN_WORDS[event.event],
+    wheelEnd: end,
+    mechanism: `history ${event.event}`,
+    kind: 'factor',
+    seen,
+  }));
+};
