@@ -21,6 +21,29 @@ export const measure = (act: () => void, runs: number, warmup = Math.min(20, run
   return { median: at(times, 0.5), p95: at(times, 0.95), runs };
 };
 
+/** Times two things in turn, as warm as each other, and how many times as long the first one takes. */
+export const measureBeside = (
+  act: () => void,
+  other: () => void,
+  runs: number,
+): Timing & { times: number } => {
+  const timed: Timing[] = [];
+  const times: [number[], number[]] = [[], []];
+  const warmup = Math.min(20, runs);
+  for (let i = 0; i < warmup + runs; i++)
+    [act, other].forEach((each, which) => {
+      const began = performance.now();
+      each();
+      if (i >= warmup) times[which]?.push(performance.now() - began);
+    });
+  for (const list of times) {
+    list.sort((a, b) => a - b);
+    timed.push({ median: at(list, 0.5), p95: at(list, 0.95), runs });
+  }
+  const [mine, its] = timed as [Timing, Timing];
+  return { ...mine, times: mine.median / its.median };
+};
+
 /** The reference every figure is set against: a fixed loop of ten million additions and square roots. */
 export const reference = (): Timing => {
   let sink = 0;
