@@ -1,7 +1,7 @@
 import { hasRing, type ArchitectureGroup } from '../diagnosis/architecture.ts';
 import { explainFacts, factLabels } from '../diagnosis/explain.ts';
 import { buildModel } from '../compare/buildModel.ts';
-import { compareWays } from '../compare/compareWays.ts';
+import { compareWays, USUAL_DRAWS, USUAL_SEED } from '../compare/compareWays.ts';
 import { ohmRangeAt } from '../fitment/ohmRange.ts';
 import { cautionsFor } from '../handover/cautionsFor.ts';
 import { sheetsFor } from '../handover/sheetsFor.ts';
@@ -28,6 +28,8 @@ import { readingQuestions } from './readingQuestions.ts';
 
 /** Causes rarer than this are left out of the list. */
 const WORTH_LISTING = 0.0005;
+/** Where a hub is all that is offered there is nothing to compare it with: its spread alone needs no more draws than this. */
+const DRAWS_FOR_ONE_WAY = 2000;
 /** Causes rarer than this are not named when a fact's effect is told. */
 const WORTH_EXPLAINING = 0.04;
 
@@ -63,7 +65,8 @@ const offersAt = (planned: PlannedEnd, d: Diagnosed, knowledge: Knowledge): Offe
     knowledge.currency,
   );
   const unsafe = d.dangers.wheels.some(({ wheelEnd }) => wheelEnd === end.wheelEnd);
-  return compareWays(model).ways.map((way): Offer => {
+  const draws = planned.isHubAlone ? DRAWS_FOR_ONE_WAY : USUAL_DRAWS;
+  return compareWays(model, USUAL_SEED, draws).ways.map((way): Offer => {
     const [part, ...also] = way.parts.map((each) => each.part) as [PartClass, ...PartClass[]];
     const uncertain =
       group.options.length > 1 &&

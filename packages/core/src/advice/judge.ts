@@ -2,7 +2,7 @@ import type { Plan, RankedCause, Verdict } from '../vocabulary/advice.ts';
 import type { Docket, School } from '../vocabulary/docket.ts';
 import { diagnose, type Diagnosed } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
-import { endsOffered, hubAlone, planAt, plannedDeeply, type PlannedEnd, type PlannedSo } from './planAt.ts';
+import { endsOffered, hubAlone, planAt, plannedDeeply, type PlannedEnd } from './planAt.ts';
 import { rankCauses } from './rankCauses.ts';
 import { decide } from './verdict/decide.ts';
 
@@ -39,9 +39,9 @@ export const judge = (docket: Docket, knowledge: Knowledge): Judged => {
   const deeply = plannedDeeply(offered, d, a);
   const bare = hubAlone(d, a);
   const plans = offered.map((end) => {
-    const isBare = bare.has(end.wheelEnd);
-    const so: PlannedSo = isBare ? { steps: 0, isHubAlone: true } : deeply.has(end) ? {} : { steps: 1 };
-    return planAt(d, end, filled, school, knowledge, a, so);
+    if (bare.has(end.wheelEnd))
+      return planAt(d, end, filled, school, knowledge, a, { steps: 0, isHubAlone: true });
+    return planAt(d, end, filled, school, knowledge, a, deeply.has(end) ? {} : { steps: 1 });
   });
   const main = plans.find(({ end }) => end.wheelEnd === (loose ?? wheelEnd)) ?? null;
   const echoesOnly =

@@ -33,6 +33,8 @@ export interface PlannedEnd {
   readonly group: ArchitectureGroup;
   readonly architecture: Architecture;
   readonly plan: BuiltPlan;
+  /** Only its hub is offered: an unsafe wheel beyond the worst ones. */
+  readonly isHubAlone: boolean;
   planUnder(school: School): BuiltPlan;
 }
 
@@ -115,5 +117,5 @@ export const planAt = (
   );
   const planUnder = (which: School) =>
     buildPlan(docket, end, outlays, which, d.evidence.findings, a, keep, steps);
-  return { end, group, architecture, plan: planUnder(school), planUnder };
+  return { end, group, architecture, isHubAlone, plan: planUnder(school), planUnder };
 };

@@ -225,7 +225,7 @@ export const COSTS: JudgementTable = {
     3,
     'steps',
     [1, 5],
-    'How far ahead the plan looks. A fifth step counts as the fourth: it would keep people waiting for seconds.',
+    'How far ahead the plan looks. A fourth and a fifth step count as the third: they would take ten times as long and are worth under one part in a hundred of a job.',
   ),
   'plan.deep-ends': judgement(
     2,

@@ -33,18 +33,23 @@ export interface Luck {
 /** Spreads kept: a job has two, every wheel of it the same. */
 const MOST_SPREADS = 8;
 
-let last: Luck | null = null;
+/** Lucks kept: that of the screens, that of a hub alone, one more. */
+const MOST_LUCKS = 3;
+const kept = new Map<string, Luck>();
 
 /**
  * Common random numbers: each kind of chance has its own stream, so that every way is drawn on the same luck (the same
  * truth, the same bad day, the same seized bolt) and a change of one input leaves the dice where they lie. The last
- * luck is kept: a dragged slider throws nothing anew.
+ * lucks are kept: a dragged slider throws nothing anew.
  */
 export const luckFor = (seed: number, draws: number): Luck => {
-  if (last?.seed === seed && last.draws === draws) return last;
+  const name = `${seed} ${draws}`;
+  const already = kept.get(name);
+  if (already) return already;
+  if (kept.size >= MOST_LUCKS) kept.clear();
   const thrown = new Map<Die, Float64Array>();
   const spreads = new Map<string, Float64Array>();
-  last = {
+  const luck: Luck = {
     seed,
     draws,
     of(die) {
@@ -64,5 +69,6 @@ export const luckFor = (seed: number, draws: number): Luck => {
       return factors;
     },
   };
-  return last;
+  kept.set(name, luck);
+  return luck;
 };

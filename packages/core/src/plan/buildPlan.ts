@@ -106,7 +106,12 @@ const inOrderOfWork = (corner: CornerProblem, solve: Solver, depth: number, tie:
   return best;
 };
 
-/** Each step ahead takes five to fifteen times as long as the one before: the fifth would take seconds. */
+/**
+ * Each step ahead takes five to fifteen times as long as the one before. Advice looks three ahead at most: a fourth takes ten times as
+ * long and is worth under one part in a hundred of a job (the practice report judges the plan one step deeper).
+ */
+const MOST_STEPS_ADVISED = 3;
+/** Who judges a plan may look one step further; a fifth would take seconds. */
 const MOST_STEPS = 4;
 
 /** Solves the decision at one wheel end, so many `steps` ahead, and prices every offer with its best continuation. */
@@ -118,7 +123,7 @@ export const buildPlan = (
   findings: readonly Finding[],
   a: Assumptions,
   keep: ReadonlySet<PartClass> = new Set(),
-  steps = a.get('plan.depth'),
+  steps = Math.min(MOST_STEPS_ADVISED, a.get('plan.depth')),
 ): BuiltPlan => {
   const corner = buildProblem(docket, end, outlays, school, findings, a, keep, steps > 0);
   const solve = solver(corner.problem);
