@@ -57,6 +57,22 @@ describe('what people wait for is bounded', () => {
   };
   const offeredAt = ({ offers }: Advice) => new Set(offers.map(({ wheelEnd }) => wheelEnd));
 
+  test('of many events of one kind at a wheel six are heard', () => {
+    const renewed = (times: number) =>
+      chances(
+        advised({
+          codes: [dead('13')],
+          history: Array.from({ length: times }, (_, i) => ({
+            event: 'sensor-replaced' as const,
+            wheelEnd: 'A2L' as const,
+            daysAgo: 10 + i,
+          })),
+        }),
+      );
+    expect(renewed(12)).toEqual(renewed(6));
+    expect(renewed(6)).not.toEqual(renewed(2));
+  });
+
   test('offers are made at four wheel ends, and at every unsafe one', () => {
     expect(offeredAt(advised(everywhere)).size).toBe(4);
     const loose = advised({
