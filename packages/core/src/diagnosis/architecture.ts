@@ -35,7 +35,7 @@ const canonical = ({ sensor, mounting, target, ringSoldAlone }: Architecture): A
 
 const oneSensing = new Map<string, Sensing>();
 /** How a wheel end built so makes its signal, always the same object: what is for sale changes nothing of what fails. */
-export const sensingOf = ({ sensor, mounting, target }: Architecture): Sensing => {
+const sensingOf = ({ sensor, mounting, target }: Architecture): Sensing => {
   const key = `${sensor} ${mounting} ${target}`;
   const known = oneSensing.get(key) ?? Object.freeze({ sensor, mounting, target });
   oneSensing.set(key, known);
