@@ -4,7 +4,9 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
 import type { EndTable } from './endTable.ts';
 import { chancesIn, silentBy, silentIn, sumsOf, toldBy, weightsOf, type Weights } from './endWeights.ts';
-import { asksNoSensor, type Answering, type Complaint, type Evidence, type Finding } from './finding.ts';
+import type { Answering, Complaint, Evidence, Finding } from './finding.ts';
+import { findingShapes } from './findingShapes.ts';
+import { memo, numberedThings } from './memo.ts';
 import { ownOf } from './ownFindings.ts';
 import { faultPrior, lineOf, statePrior } from './priors.ts';
 import { singlesOf, statesAt, type State } from './states.ts';
@@ -31,36 +33,17 @@ interface Handy {
   readonly complaints: readonly Complaint[];
   readonly table: EndTable;
 }
-/** What decides a finding's chances, as a number: findings that are alike at several wheel ends share what they tell. */
-interface Shape {
-  readonly number: number;
-  /** Whether it tells the same whatever kind of sensor answers. */
-  readonly ofEither: boolean;
-}
 
 const isSameList = <T>(x: readonly T[], y: readonly T[]): boolean =>
   x === y || (x.length === y.length && x.every((each, i) => each === y[i]));
 
 export const endTables = (): EndTables => {
-  const ids = new Map<object, number>();
-  let next = 0;
-  const id = (thing: object): number => {
-    const known = ids.get(thing);
-    if (known !== undefined) return known;
-    ids.set(thing, next);
-    return next++;
-  };
+  const id = numberedThings();
+  const { shapesOf, likeness } = findingShapes(id);
   const toldMade = new Map<string, Weights>();
   const weightsMade = new Map<string, Weights>();
   const silentMade = new Map<string, readonly Float64Array[]>();
   const sumsMade = new Map<string, EndTable['sums']>();
-  const memo = <K, T>(kept: Map<K, T>, key: K, make: () => T): T => {
-    const known = kept.get(key);
-    if (known !== undefined) return known;
-    const value = make();
-    kept.set(key, value);
-    return value;
-  };
   const priors = new Map<string, Float64Array>();
   const alike = new Map<string, Float64Array[]>();
   /** Of columns with the same numbers the first one made: wheel ends that differ in nothing share it, and so their tables. */
@@ -73,26 +56,6 @@ export const endTables = (): EndTables => {
     return known ?? column;
   };
   const silents = new Map<string, Float64Array>();
-  const shapes = new Map<string, Shape>();
-  const shapeOf = new Map<Finding, Shape>();
-  const shape = (finding: Finding): Shape => {
-    const known = shapeOf.get(finding);
-    if (known) return known;
-    const { kind, isNormal, seen, normal, jointly, says } = finding;
-    const parts = [seen, normal, jointly, says].map((part) => (part ? id(part) : '-'));
-    const made = memo(shapes, `${kind} ${isNormal} ${parts.join(' ')}`, () => ({
-      number: shapes.size,
-      ofEither: asksNoSensor(finding),
-    }));
-    shapeOf.set(finding, made);
-    return made;
-  };
-  const shapesIn = new Map<readonly Finding[], readonly Shape[]>();
-  const shapesOf = (findings: readonly Finding[]): readonly Shape[] => {
-    const known = shapesIn.get(findings) ?? findings.map(shape);
-    shapesIn.set(findings, known);
-    return known;
-  };
   const tellings = new Map<string, Telling[]>();
   /** What findings tell of these states, to one kind of sensor: by their shapes. */
   const tellingsFor = (
@@ -130,21 +93,6 @@ export const endTables = (): EndTables => {
     memo(silents, `${id(complaint)} ${end} ${id(states)}`, () =>
       oneOf(`silent ${id(states)}`, silentIn(complaint, end, states)),
     );
-  const likenesses = new Map<readonly Finding[], number>();
-  const likenessOf = new Map<string, number>();
-  /** What decides how findings weigh together: their shapes, and their order by label, which settles a tie. */
-  const likeness = (findings: readonly Finding[]): number => {
-    const known = likenesses.get(findings);
-    if (known !== undefined) return known;
-    const order = findings
-      .map((_, i) => i)
-      .sort((i, j) => ((findings[i]?.label ?? '') < (findings[j]?.label ?? '') ? -1 : 1));
-    const alike = findings.map((each) => `${shape(each).number} ${each.mechanism}`);
-    const text = `${alike.join(',')}/${order.join(',')}`;
-    const number = memo(likenessOf, text, () => likenessOf.size);
-    likenesses.set(findings, number);
-    return number;
-  };
   const joined = new Map<readonly Finding[], Map<readonly Finding[], readonly Finding[]>>();
   /** The findings of a wheel end; and the same with those adrift, where there are any: adrift, they weigh among its own. */
   const setsOf = (own: readonly Finding[], adrift: readonly Finding[]): ReadonlyArray<readonly Finding[]> => {
