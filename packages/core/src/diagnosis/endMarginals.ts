@@ -103,10 +103,10 @@ const massAt = (
     const leftAsCorner = marked && leftBy(unmarked, factors, chance, table);
     return leftAsAny.map((left, shared) => {
       const [asAny, asCorner] = table.weights[shared] as readonly Float64Array[];
-      const besides = leftAsCorner?.[shared];
+      const corner = leftAsCorner?.[shared];
       return left.map(
         (mass, t) =>
-          mass * (asAny?.[t] as number) + (besides ? (besides[t] as number) * (asCorner?.[t] as number) : 0),
+          mass * (asAny?.[t] as number) + (corner ? (corner[t] as number) * (asCorner?.[t] as number) : 0),
       );
     });
   });

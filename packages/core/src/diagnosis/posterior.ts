@@ -34,11 +34,12 @@ export interface Posterior {
  * Model: a vehicle comes with one complaint. Each number of faulty wheel ends has a weight of its own
  * (`faultCountWeights`); given that number and the shared faults (controller, supply), wheel ends are independent. So
  * every wheel end is a polynomial in the number of faulty ones (sound + faulty z), products of them are exact, and the
- * coefficients are weighed last. Each wheel end has nothing, one fault or two. Findings at a wheel end depend on its state and the shared ones. Facts with no wheel end belong to one
- * unknown corner, summed over by a mark that exactly one wheel end carries. A complaint is brought about by any faulty wheel end or shared cause (noisy-or):
- * its chance is one minus a product over wheel ends, so a set of complaints is a signed sum over subsets, each of
- * which factorises. How a wheel end makes its signal is summed over with its odds where it is unknown, alike on both sides
- * of an axle; what of it is for sale changes nothing of what is wrong and is split off at the end.
+ * coefficients are weighed last. Each wheel end has nothing, one fault or two. Findings at a wheel end depend on its state
+ * and the shared ones. Facts with no wheel end belong to one unknown corner, summed over by a mark that exactly one wheel
+ * end carries. A complaint is brought about by any faulty wheel end or shared cause (noisy-or): its chance is one minus a
+ * product over wheel ends, so a set of complaints is a signed sum over subsets, each of which factorises. How a wheel end
+ * makes its signal is summed over with its odds where it is unknown, alike on both sides of an axle; what of it is for sale
+ * changes nothing of what is wrong and is split off at the end.
  *
  * Cost: groups x ways of sensing x 4 shared x subsets x about 55 states, no sampling. `memo` keeps the tables of wheel ends
  * whose facts did not change between calls.
