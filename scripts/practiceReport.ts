@@ -98,7 +98,10 @@ const nextOf = (
       .map(({ deed, cost }) => ({ deed: deed as PracticeDeed, cost }))
       .filter(({ deed }) => fresh(deed));
     if (player === 'by chance') return open[Math.floor(chance * open.length)]?.deed ?? { kind: 'refer' };
-    if (first && fresh(first as PracticeDeed)) return first as PracticeDeed;
+    // What safety asks for was not done if it was done before a part was fitted: a new hub is rocked too.
+    const fitted = deeds.findLastIndex(({ kind }) => kind === 'parts' || kind === 'work');
+    const since = new Set(deeds.slice(fitted + 1).map(deedKey));
+    if (first && !since.has(deedKey(first as PracticeDeed))) return first as PracticeDeed;
     return open.sort((x, y) => x.cost - y.cost)[0]?.deed ?? { kind: 'refer' };
   }
   if (canReadAt(docket)) return { kind: 'read' };
