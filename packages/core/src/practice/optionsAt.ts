@@ -189,8 +189,13 @@ export const optionsAt = (
       : verdict.part && verdict.wheelEnd
         ? { kind: 'parts', parts: [verdict.part, ...verdict.with], at: verdict.wheelEnd }
         : null;
-  // A docket keeps that a wheel was felt loose; once its hub was fitted on this job that was of the old bearing.
-  const first = safest?.kind === 'parts' && timesDone(safest) > 0 ? null : safest;
+  // A docket keeps that a wheel was felt loose; once its hub was fitted on this job that was of the old bearing, and once
+  // it was rocked again and stood firm nobody need ask what was done in between.
+  const isOver =
+    safest?.kind === 'parts'
+      ? timesDone(safest) > 0
+      : d.dangers.wheels.some(({ wheelEnd, soundSince }) => wheelEnd === safest?.at && soundSince);
+  const first = isOver ? null : safest;
   // Whatever was looked at in vain, the best step is still open: no look costs more than itself and that.
   const value = least();
   return {

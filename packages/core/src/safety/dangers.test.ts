@@ -105,6 +105,20 @@ describe('what forbids driving', () => {
     expect(dangersOf(given).brakes !== null).toBe(wanted);
   });
 
+  test('a wheel that was rocked again and stood firm is unsafe until the worse reading is struck out, and says so', () => {
+    const play = (...results: Array<'clear' | 'slight' | 'none'>) =>
+      dangersOf(
+        docket(
+          results.map((result) => ({ check: 'bearing.play' as const, wheelEnd: 'A1R' as const, result })),
+        ),
+      ).wheels[0];
+    expect(play('clear')?.soundSince).toBe(false);
+    expect(play('clear', 'none')).toMatchObject({ play: 'clear', soundSince: true });
+    expect(play('clear', 'none', 'slight')?.soundSince).toBe(false);
+    expect(play('none', 'clear')?.soundSince).toBe(false);
+    expect(play('none')).toBeUndefined();
+  });
+
   test('bolts come first where a wheel was off lately', () => {
     const given = {
       ...docket([{ check: 'bearing.play', wheelEnd: 'A1R', result: 'clear' }]),

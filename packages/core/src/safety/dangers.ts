@@ -11,6 +11,8 @@ export interface UnsafeWheel {
   readonly growl: boolean;
   /** Wheels were off or worked on so lately that loose wheel bolts come first. */
   readonly boltsFirst: boolean;
+  /** It was rocked again since and no play was found: the worse reading stands until someone strikes it out. */
+  readonly soundSince: boolean;
 }
 
 /** What is wrong with the brakes themselves. */
@@ -40,6 +42,15 @@ const WHEEL_OFF: ReadonlySet<string> = new Set([
   'axle-shaft-work',
 ]);
 
+/** What was found at a wheel. */
+interface Found {
+  readonly play: UnsafeWheel['play'];
+  readonly growl: boolean;
+  /** The last reading of play. */
+  readonly last: UnsafeWheel['play'];
+}
+const NOTHING: Found = { play: 'none', growl: false, last: 'none' };
+
 const severity = ({ play, growl }: UnsafeWheel): number => PLAY.indexOf(play) * 2 + (growl ? 1 : 0);
 
 /**
@@ -57,22 +68,23 @@ export const dangersOf = (
   oddOf: (end: WheelEnd) => number = () => 0,
   boltsDays: number = BOLTS_SETTLE_DAYS,
 ): Dangers => {
-  const found = new Map<WheelEnd | null, { play: 'none' | 'slight' | 'clear'; growl: boolean }>();
+  const found = new Map<WheelEnd | null, Found>();
   for (const check of docket.checks ?? []) {
     if (check.check !== 'bearing.play' && check.check !== 'bearing.noise') continue;
     const end = check.wheelEnd ?? corner;
-    const now = found.get(end) ?? { play: 'none' as const, growl: false };
+    const now = found.get(end) ?? NOTHING;
     if (check.check === 'bearing.noise')
       found.set(end, { ...now, growl: now.growl || check.result === 'growl' });
-    else if (PLAY.indexOf(check.result) > PLAY.indexOf(now.play))
-      found.set(end, { ...now, play: check.result });
-    else found.set(end, now);
+    else {
+      const isWorse = PLAY.indexOf(check.result) > PLAY.indexOf(now.play);
+      found.set(end, { ...now, play: isWorse ? check.result : now.play, last: check.result });
+    }
   }
   const complaints = complaintsNow(docket);
   const hums = complaints.includes('noise.wheel');
   const unnamed = found.get(null);
   const wheels = [...found]
-    .map(([wheelEnd, { play, growl }]): UnsafeWheel => ({
+    .map(([wheelEnd, { play, growl, last }]): UnsafeWheel => ({
       wheelEnd,
       play,
       // A growl nobody tied to a wheel may be this one's.
@@ -84,6 +96,7 @@ export const dangersOf = (
           event.daysAgo != null &&
           event.daysAgo <= boltsDays,
       ),
+      soundSince: play !== 'none' && last === 'none',
     }))
     .filter(({ wheelEnd, play, growl }) =>
       wheelEnd === null

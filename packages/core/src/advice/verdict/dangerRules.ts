@@ -79,6 +79,9 @@ export const unsafeWheel: Rule = {
         `also not safe: ${place(s, wheel.wheelEnd) || 'a wheel, not said which'}, ${dangerInWords(wheel)}`,
     );
     const why = `${place(s, end)}: ${dangerInWords(worst)}`;
+    const stands = worst.soundSince
+      ? ['a later look found no play: the worse one stands until it is struck out']
+      : [];
     if (worst.boltsFirst && !worst.growl)
       return {
         verdict: verdict(s, {
@@ -86,8 +89,10 @@ export const unsafeWheel: Rule = {
           check: 'bearing.play',
           wheelEnd: end,
           cause: 'bearing',
-          sentence: `Do not drive it. ${where}: the wheel was off lately. Tighten its bolts by torque wrench, then rock it again.`,
-          because: [why, 'bolts that worked loose feel like a worn bearing', ...unsafe],
+          sentence: worst.soundSince
+            ? `Do not drive it yet. ${where}: rocked again, and no play was found. If its bolts were tightened or its hub was fitted in between, strike the first reading out; else rock it once more.`
+            : `Do not drive it. ${where}: the wheel was off lately. Tighten its bolts by torque wrench, then rock it again.`,
+          because: [why, 'bolts that worked loose feel like a worn bearing', ...stands, ...unsafe],
         }),
         step: stepFor('bearing.play', end),
       };
@@ -101,6 +106,7 @@ export const unsafeWheel: Rule = {
         sentence: `Do not drive it. ${where}: the hub assembly comes first, whatever else is wrong.`,
         because: [
           `${why}: it can cost a wheel, and safety outranks price`,
+          ...stands,
           ...unsafe,
           ...(hub ? [`the hub cures the complaint in ${curesInWords(hub)}`] : []),
           wordedCauses(s, end),

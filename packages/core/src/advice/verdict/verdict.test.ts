@@ -57,6 +57,19 @@ describe('danger', () => {
     expect(cautions).toContain('stop-driving');
   });
 
+  test('who did as told and found the wheel firm is not told the same again, but how the stop ends', () => {
+    const checks = [at('A1R', 'bearing.play', 'clear'), at('A1R', 'bearing.play', 'none')];
+    const lately = docket({ history: [{ event: 'tyre-replaced', wheelEnd: 'A1R', daysAgo: 1 }], checks });
+    const { verdict, cautions } = told(lately);
+    expect(verdict.sentence).toMatch(/^Do not drive it yet.*strike the first reading out/);
+    expect(cautions).toContain('stop-driving');
+    expect(told({ ...lately, checks: checks.slice(1) }).verdict.sentence).not.toMatch(/Do not drive/);
+    // Nothing was done in between that could have mended it: its hub stays first, and the look is not passed over.
+    const unmended = told(docket({ checks })).verdict;
+    expect(unmended).toMatchObject({ action: 'sell', part: 'hub-assembly' });
+    expect(unmended.because.join()).toMatch(/a later look found no play/);
+  });
+
   test('brakes outrank a proven part; a wheel that is loose besides is said too', () => {
     const { verdict, cautions } = told(
       docket({
