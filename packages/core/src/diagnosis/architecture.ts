@@ -3,6 +3,7 @@ import type { DocketVehicle, WheelEndArchitecture } from '../vocabulary/docket.t
 import type { Driveline, Mounting, SensorType, Target } from '../vocabulary/words.ts';
 import { axleOf, isCentre, wheelEndAt } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
+import { memo } from './memo.ts';
 import { asSensed, type SensedEnd } from './sensedEnd.ts';
 
 /** How a wheel end makes its signal: all that decides what can fail there and how likely it is. */
@@ -37,9 +38,7 @@ const oneSensing = new Map<string, Sensing>();
 /** How a wheel end built so makes its signal, always the same object: what is for sale changes nothing of what fails. */
 const sensingOf = ({ sensor, mounting, target }: Architecture): Sensing => {
   const key = `${sensor} ${mounting} ${target}`;
-  const known = oneSensing.get(key) ?? Object.freeze({ sensor, mounting, target });
-  oneSensing.set(key, known);
-  return known;
+  return memo(oneSensing, key, () => Object.freeze({ sensor, mounting, target }));
 };
 
 export const hasRing = (a: Pick<Sensing, 'target'>): boolean => a.target !== 'encoder-in-bearing';
@@ -202,9 +201,7 @@ export const sensingWays = ({ options }: ArchitectureGroup): SensingWay[] => {
   const ways = new Map<Sensing, ArchitectureGroup['options'][number][]>();
   for (const option of options) {
     const sensing = sensingOf(option.architecture);
-    const alike = ways.get(sensing);
-    if (alike) alike.push(option);
-    else ways.set(sensing, [option]);
+    memo(ways, sensing, () => []).push(option);
   }
   return [...ways].map(([sensing, alike]) => ({
     sensing,

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { CountedEnd } from '../chance/countedProducts.ts';
-import { dotRows } from '../chance/rowSums.ts';
+import { dotFrom } from '../chance/rowSums.ts';
 import { SHARED_STATES, type EndTable } from './endTable.ts';
 import { keptByFault, type Complaint, type Finding } from './finding.ts';
 import type { State } from './states.ts';
@@ -98,10 +98,10 @@ export const sumsOf = (weights: Weights, silent: readonly Float64Array[]): Count
     const out = new Float64Array(2 * weights.length * silent.length);
     weights.forEach((byHere, shared) => {
       const x = byHere[here] as Float64Array;
-      dotRows(x, silent, 1, (subset, faulty) => {
+      silent.forEach((y, subset) => {
         const at = 2 * (shared * silent.length + subset);
-        out[at] = (x[0] as number) * (silent[subset]?.[0] as number);
-        out[at + 1] = faulty;
+        out[at] = (x[0] as number) * (y[0] as number);
+        out[at + 1] = dotFrom(x, y, 1);
       });
     });
     return out;

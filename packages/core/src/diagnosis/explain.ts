@@ -5,6 +5,7 @@ import { wheelEndInWords, type WheelNames } from '../vocabulary/wheelEndWords.ts
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Cause } from '../vocabulary/words.ts';
 import type { Evidence } from './finding.ts';
+import { memo } from './memo.ts';
 import type { Posterior } from './posterior.ts';
 
 const odds = (p: number): number => {
@@ -40,20 +41,18 @@ export interface Removable {
 const called = new WeakMap<Evidence, ReadonlyMap<string, string>>();
 
 /** What every fact that the reasoning uses is called, by its path: by what it shows rather than by what is sound. */
-export const factLabels = (evidence: Evidence): ReadonlyMap<string, string> => {
-  const known = called.get(evidence);
-  if (known) return known;
-  const labels = new Map<string, string>();
-  const call = ({ path, label }: { readonly path: string; readonly label: string }) => {
-    if (!labels.has(path)) labels.set(path, label);
-  };
-  evidence.findings.filter(({ isNormal }) => !isNormal).forEach(call);
-  evidence.findings.forEach(call);
-  for (const { paths, label } of evidence.complaints) for (const path of paths) call({ path, label });
-  evidence.shared.forEach(call);
-  called.set(evidence, labels);
-  return labels;
-};
+export const factLabels = (evidence: Evidence): ReadonlyMap<string, string> =>
+  memo(called, evidence, () => {
+    const labels = new Map<string, string>();
+    const call = ({ path, label }: { readonly path: string; readonly label: string }) => {
+      if (!labels.has(path)) labels.set(path, label);
+    };
+    evidence.findings.filter(({ isNormal }) => !isNormal).forEach(call);
+    evidence.findings.forEach(call);
+    for (const { paths, label } of evidence.complaints) for (const path of paths) call({ path, label });
+    evidence.shared.forEach(call);
+    return labels;
+  });
 
 /** Whether the reasoning uses the fact at `path` at all. */
 export const uses = (evidence: Evidence, path: string): boolean => factLabels(evidence).has(path);

@@ -1,6 +1,7 @@
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import type { Sensing } from './architecture.ts';
+import { memo } from './memo.ts';
 import type { SensedEnd } from './sensedEnd.ts';
 
 /** All that a reading can depend on of how a wheel end is built: what kind of sensor answers. */
@@ -66,13 +67,7 @@ export interface Evidence {
 /** A number for each fault, asked for once. */
 export const keptByFault = <F extends Fault | null>(ask: (fault: F) => number): ((fault: F) => number) => {
   const known = new Map<F, number>();
-  return (fault) => {
-    const hit = known.get(fault);
-    if (hit !== undefined) return hit;
-    const value = ask(fault);
-    known.set(fault, value);
-    return value;
-  };
+  return (fault) => memo(known, fault, () => ask(fault));
 };
 
 /** Whether a chance does not ask what kind of sensor answers: then it is the same for either. */

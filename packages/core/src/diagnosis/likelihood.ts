@@ -1,5 +1,6 @@
 import type { Fault } from '../faultKinds/faultData.ts';
 import type { Answering, Finding } from './finding.ts';
+import { memo } from './memo.ts';
 
 const TINY = 1e-12;
 
@@ -11,19 +12,16 @@ interface Numbered {
 }
 const numbered = new WeakMap<ReadonlyArray<readonly Fault[]>, Numbered>();
 
-const numberedOf = (lists: ReadonlyArray<readonly Fault[]>): Numbered => {
-  const known = numbered.get(lists);
-  if (known) return known;
-  const faults = [...new Set(lists.flat())];
-  const number = new Map(faults.map((fault, i) => [fault, i]));
-  const made = {
-    faults,
-    counts: Uint8Array.from(lists.map(({ length }) => length)),
-    numbers: Uint8Array.from(lists.flat().map((fault) => number.get(fault) ?? 0)),
-  };
-  numbered.set(lists, made);
-  return made;
-};
+const numberedOf = (lists: ReadonlyArray<readonly Fault[]>): Numbered =>
+  memo(numbered, lists, () => {
+    const faults = [...new Set(lists.flat())];
+    const number = new Map(faults.map((fault, i) => [fault, i]));
+    return {
+      faults,
+      counts: Uint8Array.from(lists.map(({ length }) => length)),
+      numbers: Uint8Array.from(lists.flat().map((fault) => number.get(fault) ?? 0)),
+    };
+  });
 
 /** Chances of a finding under nothing, and under each of some faults by number. */
 interface Row {

@@ -3,6 +3,7 @@ import type { FaultNeed } from '../faultKinds/faultKind.ts';
 import { isCentre } from '../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { hasRing, type Sensing } from './architecture.ts';
+import { memo } from './memo.ts';
 
 /** What may be wrong at one wheel end: nothing, one fault, or two at once. */
 export type State = readonly Fault[];
@@ -26,22 +27,16 @@ const listed = new Map<string, readonly State[]>();
 const singles = new WeakMap<readonly State[], readonly State[]>();
 
 /** Nothing wrong, and every fault alone. */
-export const singlesOf = (states: readonly State[]): readonly State[] => {
-  const known = singles.get(states) ?? states.filter(({ length }) => length < 2);
-  singles.set(states, known);
-  return known;
-};
+export const singlesOf = (states: readonly State[]): readonly State[] =>
+  memo(singles, states, () => states.filter(({ length }) => length < 2));
 
 const besides = new WeakMap<readonly State[], Map<readonly Fault[], readonly State[]>>();
 
 /** Every state with the same other faults beside it; always the same list for the same two. */
 export const statesBeside = (states: readonly State[], also: readonly Fault[]): readonly State[] => {
   if (also.length === 0) return states;
-  const known = besides.get(states) ?? new Map<readonly Fault[], readonly State[]>();
-  besides.set(states, known);
-  const made = known.get(also) ?? states.map((state) => [...state, ...also]);
-  known.set(also, made);
-  return made;
+  const known = memo(besides, states, () => new Map<readonly Fault[], readonly State[]>());
+  return memo(known, also, () => states.map((state) => [...state, ...also]));
 };
 
 /**

@@ -1,4 +1,5 @@
 import type { Finding } from './finding.ts';
+import { memo } from './memo.ts';
 
 /** How a finding counts beside others that report the same mechanism at the same wheel end. */
 export interface Weighing {
@@ -16,20 +17,14 @@ interface Group {
 }
 const grouped = new WeakMap<readonly Finding[], readonly Group[]>();
 
-const groupsOf = (findings: readonly Finding[]): readonly Group[] => {
-  const known = grouped.get(findings);
-  if (known) return known;
-  const groups = new Map<string, { kind: Finding['kind']; mechanism: string; places: number[] }>();
-  findings.forEach(({ kind, mechanism }, i) => {
-    const key = `${kind} ${mechanism}`;
-    const sofar = groups.get(key);
-    if (sofar) sofar.places.push(i);
-    else groups.set(key, { kind, mechanism, places: [i] });
+const groupsOf = (findings: readonly Finding[]): readonly Group[] =>
+  memo(grouped, findings, () => {
+    const groups = new Map<string, { kind: Finding['kind']; mechanism: string; places: number[] }>();
+    findings.forEach(({ kind, mechanism }, i) =>
+      memo(groups, `${kind} ${mechanism}`, () => ({ kind, mechanism, places: [] })).places.push(i),
+    );
+    return [...groups.values()];
   });
-  const list = [...groups.values()];
-  grouped.set(findings, list);
-  return list;
-};
 
 const WHOLE: Weighing = { whole: 1, abnormal: 0 };
 const UNHEARD: Weighing = { whole: 0, abnormal: 0 };

@@ -6,6 +6,7 @@ import type { TyreSizes } from '../../vocabulary/tyreSizes.ts';
 import { wheelEndInWords } from '../../vocabulary/wheelEndWords.ts';
 import type { WheelEnd } from '../../vocabulary/wheelEnd.ts';
 import { onceEach, type Chance, type Evidence, type Finding } from '../finding.ts';
+import { memo } from '../memo.ts';
 import { checkFinding, tyreFindings } from './checkFindings.ts';
 import { codeFinding, silenceFindings } from './codeFindings.ts';
 import { complaintsOf } from './complaintsOf.ts';
@@ -178,11 +179,7 @@ export const gatherEvidence = (
   const gathering: Gathering = { ...sofar, coded: new Set(rootCodes(sofar).map(({ end }) => end)) };
   // Findings that are alike at several wheel ends share a chance, and what follows from it.
   const kept = new Map<Chance, Chance>();
-  const onceOf = (chance: Chance): Chance => {
-    const once = kept.get(chance) ?? onceEach(chance);
-    kept.set(chance, once);
-    return once;
-  };
+  const onceOf = (chance: Chance): Chance => memo(kept, chance, () => onceEach(chance));
   return {
     findings: SOURCES.flatMap((source) => source(gathering)).map((finding) => ({
       ...finding,
