@@ -37,10 +37,12 @@ const told = async <T>(act: () => Promise<T>): Promise<T> => {
 };
 
 /** Copies a shop’s database into a new folder, beside a running server too, and looks whether the copy is whole. */
-export const backup = (database = DATABASE, to: string | undefined): Promise<BackupMade> =>
+export const backup = (database = DATABASE, to: string | undefined, training: boolean): Promise<BackupMade> =>
   told(async () => {
     const { backUp } = await keeper();
-    const { folder, manifest } = await backUp(database, to ?? join(dirname(database), 'backups'), 'command');
+    const { folder, manifest } = await backUp(database, to ?? join(dirname(database), 'backups'), 'command', {
+      training,
+    });
     return {
       format: 'hardy-spoke/backup-made',
       version: 1,
@@ -59,17 +61,21 @@ export interface ShopPacked {
 }
 
 /** Packs a whole shop into one zip, beside a running server too. */
-export const pack = (zip: string, database = DATABASE): Promise<ShopPacked> =>
+export const pack = (zip: string, database = DATABASE, training: boolean): Promise<ShopPacked> =>
   told(async () => {
     const { packShop } = await keeper();
-    return { format: 'hardy-spoke/shop-packed', version: 1, ...(await packShop(database, zip)) };
+    return {
+      format: 'hardy-spoke/shop-packed',
+      version: 1,
+      ...(await packShop(database, zip, { training })),
+    };
   });
 
 /**
  * Puts a backup, or a packed shop, in the place of a shop’s database, which is kept aside. Refuses while a server has it
  * open.
  */
-export const restore = (from: string, database = DATABASE): Promise<Restoration> =>
+export const restore = (from: string, database = DATABASE, training: boolean): Promise<Restoration> =>
   told(async () => {
     const { restoreBackup, unpackShop } = await keeper();
     const unpacked = statSync(from, { throwIfNoEntry: false })?.isFile() ? await unpackShop(from) : null;
@@ -77,7 +83,7 @@ export const restore = (from: string, database = DATABASE): Promise<Restoration>
       return {
         format: 'hardy-spoke/restored',
         version: 1,
-        ...(await restoreBackup(unpacked ?? from, database)),
+        ...(await restoreBackup(unpacked ?? from, database, { training })),
       };
     } finally {
       if (unpacked) rmSync(unpacked, { recursive: true, force: true });

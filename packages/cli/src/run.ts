@@ -36,7 +36,7 @@ import { readSource } from './readSource.ts';
 import { dictionaryFromFolder, hasVehicle, sliceFromFolder, vehiclesFromFolder } from './sliceFromFolder.ts';
 
 const USAGE =
-  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] | hardy pack SHOP.zip [--database FILE] | hardy restore FOLDER|SHOP.zip [--database FILE] | hardy relearn [--database FILE]';
+  'use: hardy advise FILE [--catalogue FOLDER] | hardy intake FILE [--steering left|right] [--traffic left|right] [--axles N] [--catalogue FOLDER] | hardy trace FILE.csv [--circumference METRES] [--track METRES] | hardy fit FILE [--catalogue FOLDER] | hardy compare FILE [--catalogue FOLDER] [--seed N] | hardy backup [--database FILE] [--to FOLDER] [--without-training] | hardy pack SHOP.zip [--database FILE] [--without-training] | hardy restore FOLDER|SHOP.zip [--database FILE] [--without-training] | hardy relearn [--database FILE]';
 
 const Circumference = z.coerce.number().min(0.5).max(6);
 const Track = z.coerce.number().min(0.5).max(4);
@@ -85,6 +85,7 @@ const options = (args: readonly string[]) => {
         seed: { type: 'string' },
         database: { type: 'string' },
         to: { type: 'string' },
+        'without-training': { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -113,9 +114,9 @@ const TAKES: Readonly<Record<string, readonly string[]>> = {
   trace: ['circumference', 'track'],
   fit: ['catalogue'],
   compare: ['catalogue', 'seed'],
-  backup: ['database', 'to'],
-  pack: ['database'],
-  restore: ['database'],
+  backup: ['database', 'to', 'without-training'],
+  pack: ['database', 'without-training'],
+  restore: ['database', 'without-training'],
   relearn: ['database'],
 };
 
@@ -155,9 +156,11 @@ export const run = async (args: readonly string[], now: Date): Promise<Said> => 
       '',
       `${command} takes no --${wrong}; it takes ${takes.map((name) => `--${name}`).join(', ')}`,
     );
+  const training = !values['without-training'];
   if (command === 'backup') {
-    if (file) throw new BadInput('', `backup takes no file but --database and --to; ${USAGE}`);
-    return backup(values.database, values.to);
+    if (file)
+      throw new BadInput('', `backup takes no file but --database, --to and --without-training; ${USAGE}`);
+    return backup(values.database, values.to, training);
   }
   if (command === 'relearn') {
     if (file) throw new BadInput('', `relearn takes no file but --database; ${USAGE}`);
@@ -168,8 +171,8 @@ export const run = async (args: readonly string[], now: Date): Promise<Said> => 
       '',
       `${command} takes one ${command === 'restore' ? 'folder of a backup or packed shop' : command === 'pack' ? 'zip to make' : 'file, or - for standard input'}; ${USAGE}`,
     );
-  if (command === 'restore') return restore(file, values.database);
-  if (command === 'pack') return pack(file, values.database);
+  if (command === 'restore') return restore(file, values.database, training);
+  if (command === 'pack') return pack(file, values.database, training);
   if (command === 'advise') {
     const docket = parseDocket(await jsonFrom(file));
     return advise(docket, await knowledgeFor(docket, values.catalogue, now));

@@ -5,7 +5,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import { backupsIn } from './backup/backup.ts';
+import { backupsIn } from './backup/backupFolder.ts';
 import { start, type Running } from './start.ts';
 
 /* A database as an older version wrote it: a tyre size that is none, a place beyond the last axle, an order, a closed docket. */

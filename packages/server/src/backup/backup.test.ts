@@ -13,7 +13,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openStore, type Store } from '../store/openStore.ts';
 import { SettingRow } from '../store/entities.ts';
-import { BACKUP_FILES, backUp, backupsIn, rotate } from './backup.ts';
+import { backUp } from './backup.ts';
+import { backupsIn, rotate } from './backupFolder.ts';
+import { BACKUP_FILES } from './backupManifest.ts';
+import { trainingFileOf } from '../store/trainingFile.ts';
 import { restoreBackup } from './restore.ts';
 
 let folder: string;
@@ -115,17 +118,6 @@ describe('a backup', () => {
     expect(existsSync(backups) ? readdirSync(backups) : []).toEqual([]);
   });
 
-  test('are rotated by reason and age; the newest of all stays', async () => {
-    const day = (n: number) => new Date(Date.UTC(2026, 0, n));
-    for (let n = 1; n <= 7; n++) await backUp(file, backups, 'import', day(n));
-    await backUp(file, backups, 'scheduled', day(8));
-    const kept = () =>
-      backupsIn(backups).map(({ manifest }) => `${manifest.why} ${manifest.at.slice(8, 10)}`);
-    expect(kept()).toEqual(['scheduled 08', 'import 07', 'import 06', 'import 05', 'import 04', 'import 03']);
-    rotate(backups, new Date(Date.UTC(2026, 5, 1)));
-    expect(kept()).toEqual(['scheduled 08']);
-  });
-
   test('is one file each, without a log, and whole', async () => {
     await put('x');
     const { folder: made } = await backUp(file, backups, 'command');
@@ -133,5 +125,57 @@ describe('a backup', () => {
     const copy = new Sqlite(join(made, BACKUP_FILES.database), { readonly: true });
     expect(copy.pragma('journal_mode', { simple: true })).toBe('delete');
     copy.close();
+  });
+
+  test('is of one moment and ends although somebody writes all the time', async () => {
+    const writer = new Sqlite(file);
+    writer.pragma('busy_timeout = 5000');
+    writer.exec('create table filler (id integer primary key, bytes blob)');
+    const insert = writer.prepare('insert into filler (bytes) values (randomblob(4000))');
+    writer.transaction(() => {
+      for (let i = 0; i < 6000; i++) insert.run();
+    })();
+    let shares = 0;
+    let written = 0;
+    const { manifest } = await backUp(file, backups, 'command', {
+      // Each step of the copy meets a write: a copy that starts again would never end.
+      progress: () => {
+        shares++;
+        for (let i = 0; i < 20; i++, written++) insert.run();
+      },
+    });
+    writer.close();
+    expect(shares).toBeGreaterThan(2);
+    expect(written).toBeGreaterThan(20);
+    expect(manifest.database.rows.filler).toBe(6000);
+    expect(manifest.database.bytes).toBeLessThan(6000 * 4096 * 1.2);
+  });
+
+  test('one that takes longer than its deadline fails and leaves nothing', async () => {
+    await expect(backUp(file, backups, 'command', { deadlineMs: -1 })).rejects.toThrow(/took longer than/);
+    expect(readdirSync(backups)).toEqual([]);
+  });
+
+  test('the training database is in it and comes back, unless it is left out', async () => {
+    const train = async (value: string) => {
+      const training = await openStore(trainingFileOf(file));
+      await training.orm.em.fork().upsert(SettingRow, { key: 'word', value });
+      await training.close();
+    };
+    await train('learned');
+    const { folder: made, manifest } = await backUp(file, backups, 'command');
+    expect(manifest.training?.rows.setting).toBe(2);
+    const { manifest: without, folder: shopOnly } = await backUp(file, backups, 'command', {
+      training: false,
+    });
+    expect(without.training).toBeNull();
+    expect(existsSync(join(shopOnly, BACKUP_FILES.training))).toBe(false);
+    await train('forgotten');
+    await close();
+    await restoreBackup(made, file, { training: false });
+    expect(await word(trainingFileOf(file))).toBe('forgotten');
+    const { replaced } = await restoreBackup(made, file, { now: new Date(0) });
+    expect(await word(trainingFileOf(file))).toBe('learned');
+    expect(await word(join(replaced ?? '', 'shop.sqlite.practice'))).toBe('forgotten');
   });
 });

@@ -1,74 +1,51 @@
 import Sqlite, { type Database } from 'better-sqlite3';
-import { createHash } from 'node:crypto';
 import {
   constants,
   copyFileSync,
-  createReadStream,
   existsSync,
   mkdirSync,
   mkdtempSync,
   readdirSync,
-  readFileSync,
   renameSync,
   rmSync,
+  statfsSync,
   statSync,
   writeFileSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { z } from 'zod';
 import { CannotOpen } from '../store/cannotOpen.ts';
-import { toDisk } from '../store/toDisk.ts';
 import { catalogueNamed } from '../store/cataloguePointer.ts';
+import { toDisk } from '../store/toDisk.ts';
+import { trainingFileOf } from '../store/trainingFile.ts';
+import { MAKING, nextSequence, rotate } from './backupFolder.ts';
+import {
+  BACKUP_FILES,
+  hashOf,
+  MANIFEST,
+  type BackupManifest,
+  type BackupReason,
+  type KeptBackup,
+} from './backupManifest.ts';
+import { copySnapshot } from './copySnapshot.ts';
 
-/** Why a backup was made: each reason has its own number that is kept. */
-export const BACKUP_REASONS = ['scheduled', 'command', 'import', 'migration'] as const;
-export type BackupReason = (typeof BACKUP_REASONS)[number];
+/** An import may replace the catalogue during the copy; then the copy is made again. */
+const MAXIMUM_TRIES = 3;
+/** A backup that takes longer than this fails, in milliseconds. */
+const DEADLINE_MS = 30 * 60_000;
+/** Space that must stay free beside a backup, in bytes: the database goes on growing while it is copied. */
+const SPARE_BYTES = 50e6;
+const MB = 1e6;
 
-/** The newest so many are kept for each reason. */
-const KEPT: Readonly<Record<BackupReason, number>> = { scheduled: 14, command: 14, import: 5, migration: 5 };
-/** Older ones go, however few there are, but for the newest of all: what a customer had erased is gone from all by then. */
-const EXPIRES_DAYS = 60;
-const DAY_MS = 86_400_000;
-/** An import may exchange the catalogue while it is copied: then the copy is made anew. */
-const MOST_TRIES = 3;
-
-/** A backup that is being made; one left so long was never finished, in milliseconds. */
-const MAKING = '.making-';
-const LEFT_MS = 6 * 3600_000;
-
-const MANIFEST = 'manifest.json';
-const DATABASE = 'database.sqlite';
-const CATALOGUE = 'catalogue.sqlite';
-
-const CopiedFile = z.object({
-  sha256: z.string(),
-  bytes: z.number().int(),
-  /** Rows by table. */
-  rows: z.record(z.string(), z.number().int()),
-});
-
-/** What a backup says of itself; written last, so that a folder without it is none. */
-export const BackupManifest = z.object({
-  format: z.literal('hardy-spoke/backup'),
-  version: z.literal(1),
-  at: z.iso.datetime(),
-  why: z.enum(BACKUP_REASONS),
-  database: CopiedFile,
-  /** The catalogue with the name its database knows it by; null for a database that has none of its own yet. */
-  catalogue: CopiedFile.extend({ name: z.string().regex(/^[^/\\]+$/) }).nullable(),
-});
-export type BackupManifest = z.infer<typeof BackupManifest>;
-
-/** SHA-256 of a file, in hexadecimal, and its size. */
-export const hashOf = async (file: string): Promise<{ sha256: string; bytes: number }> => {
-  const hash = createHash('sha256');
-  let bytes = 0;
-  for await (const piece of createReadStream(file)) {
-    hash.update(piece as Buffer);
-    bytes += (piece as Buffer).length;
-  }
-  return { sha256: hash.digest('hex'), bytes };
-};
+/** How a backup is made. */
+export interface BackUpOptions {
+  readonly now?: Date;
+  /** Whether the training database is copied as well; true when absent. */
+  readonly training?: boolean;
+  /** Receives the share of the copy that is done, 0 to 1. */
+  readonly progress?: (share: number) => void;
+  /** Time after which it fails, in milliseconds. */
+  readonly deadlineMs?: number;
+}
 
 const rowsOf = (connection: Database): Record<string, number> => {
   const tables = connection
@@ -84,7 +61,7 @@ const rowsOf = (connection: Database): Record<string, number> => {
   );
 };
 
-/** Looks at every page of a copy and counts its rows. @throws CannotOpen where it is not whole. */
+/** Checks every page of a copy and counts its rows. @throws CannotOpen where it is damaged. */
 const examined = (file: string): Record<string, number> => {
   const connection = new Sqlite(file);
   try {
@@ -99,97 +76,98 @@ const examined = (file: string): Record<string, number> => {
   }
 };
 
-/** `2026-11-26T14-03-22-117Z-import` */
-const folderName = (at: Date, why: BackupReason): string =>
-  `${at.toISOString().replace(/[:.]/g, '-')}-${why}`;
+const copied = async (file: string) => ({ rows: examined(file), ...(await hashOf(file)) });
 
-/** A backup that is there: its folder and what it says of itself. */
-export interface KeptBackup {
-  readonly folder: string;
-  readonly manifest: BackupManifest;
-}
+const sizeOf = (file: string): number => statSync(file, { throwIfNoEntry: false })?.size ?? 0;
 
-/** @throws CannotOpen where a folder is no whole backup. */
-export const readBackup = (folder: string): KeptBackup => {
-  const file = join(folder, MANIFEST);
-  if (!existsSync(file)) throw new CannotOpen(folder, `it is no backup: it has no ${MANIFEST}`);
-  const read = BackupManifest.safeParse(JSON.parse(readFileSync(file, 'utf8')));
-  if (!read.success) throw new CannotOpen(folder, `its ${MANIFEST} is not of a backup of this version`);
-  return { folder, manifest: read.data };
+/** @throws CannotOpen where a backup of these files would not fit into the folder. */
+const mustFit = (database: string, files: readonly string[], folder: string): void => {
+  const needed = files.reduce((sum, file) => sum + sizeOf(file), SPARE_BYTES);
+  const { bavail, bsize } = statfsSync(folder);
+  if (bavail * bsize < needed)
+    throw new CannotOpen(
+      database,
+      `a backup needs ${Math.ceil(needed / MB)} MB in ${folder} and ${Math.floor((bavail * bsize) / MB)} MB are free; make room, or choose another folder`,
+    );
 };
 
-/** The backups in a folder, newest first. */
-export const backupsIn = (folder: string): KeptBackup[] => {
-  if (!existsSync(folder)) return [];
-  return readdirSync(folder)
-    .filter((name) => existsSync(join(folder, name, MANIFEST)))
-    .map((name) => readBackup(join(folder, name)))
-    .sort((a, b) => b.manifest.at.localeCompare(a.manifest.at));
-};
-
-/** Deletes what is more than is kept, and what is too old; the newest of all stays. */
-export const rotate = (folder: string, now: Date = new Date()): void => {
-  for (const name of readdirSync(folder))
-    if (name.startsWith(MAKING) && now.getTime() - statSync(join(folder, name)).mtimeMs > LEFT_MS)
-      rmSync(join(folder, name), { recursive: true, force: true });
-  const kept = backupsIn(folder);
-  const counted = new Map<BackupReason, number>();
-  for (const [i, { folder: path, manifest }] of kept.entries()) {
-    const before = counted.get(manifest.why) ?? 0;
-    counted.set(manifest.why, before + 1);
-    const isOld = now.getTime() - Date.parse(manifest.at) > EXPIRES_DAYS * DAY_MS;
-    if (i > 0 && (isOld || before >= KEPT[manifest.why])) rmSync(path, { recursive: true, force: true });
+/** A folder name such as `2026-11-26T14-03-22-117Z-import`; a number follows where it is taken. */
+const newFolder = (folder: string, at: Date, why: BackupReason): string => {
+  const name = join(folder, `${at.toISOString().replace(/[:.]/g, '-')}-${why}`);
+  for (let n = 1; ; n++) {
+    const path = n === 1 ? name : `${name}-${n}`;
+    if (!existsSync(path)) return path;
   }
 };
 
-const copied = async (file: string) => ({ rows: examined(file), ...(await hashOf(file)) });
-
 /**
- * Copies a database and its catalogue into a new folder below `folder`, beside a running server too, and looks whether
- * the copy is whole. Only then it counts as a backup.
- * @throws CannotOpen where the database cannot be read or the copy is not whole.
+ * Copies a database, its catalogue and the training database into a new folder below `folder`, also beside a running
+ * server, and checks the copy. It counts as a backup only then.
+ * @throws CannotOpen where the database cannot be read, the copy is damaged, does not fit, or takes too long
  */
 export const backUp = async (
   database: string,
   folder: string,
   why: BackupReason,
-  now: Date = new Date(),
+  {
+    now = new Date(),
+    training = true,
+    progress = () => undefined,
+    deadlineMs = DEADLINE_MS,
+  }: BackUpOptions = {},
 ): Promise<KeptBackup> => {
   if (!existsSync(database)) throw new CannotOpen(database, 'it does not exist; check the path');
-  mkdirSync(folder, { recursive: true });
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
   const made = mkdtempSync(join(folder, MAKING));
+  const until = performance.now() + deadlineMs;
+  const trainingFile = training ? trainingFileOf(database) : null;
+  const withTraining = trainingFile !== null && existsSync(trainingFile);
+  const step = (from: number, to: number) => (share: number) => {
+    if (performance.now() > until)
+      throw new Error(`it took longer than ${Math.round(deadlineMs / 1000)} s; is the disk slow?`);
+    progress(from + (to - from) * share);
+  };
   try {
     for (let tries = 1; ; tries++) {
-      const source = new Sqlite(database, { readonly: true, timeout: 5000 });
-      try {
-        await source.backup(join(made, DATABASE));
-      } finally {
-        source.close();
-      }
-      const copy = new Sqlite(join(made, DATABASE), { readonly: true });
+      mustFit(
+        database,
+        [database, `${database}-wal`, ...(withTraining ? [trainingFile, `${trainingFile}-wal`] : [])],
+        folder,
+      );
+      await copySnapshot(database, join(made, BACKUP_FILES.database), step(0, 0.4));
+      if (withTraining) await copySnapshot(trainingFile, join(made, BACKUP_FILES.training), step(0.4, 0.5));
+      const copy = new Sqlite(join(made, BACKUP_FILES.database), { readonly: true });
       const name = catalogueNamed(copy);
       copy.close();
       try {
-        if (name)
-          copyFileSync(join(dirname(database), name), join(made, CATALOGUE), constants.COPYFILE_FICLONE);
+        if (name) {
+          const catalogue = join(dirname(database), name);
+          mustFit(database, [catalogue], folder);
+          copyFileSync(catalogue, join(made, BACKUP_FILES.catalogue), constants.COPYFILE_FICLONE);
+        }
       } catch (error) {
-        if ((error as NodeJS.ErrnoException).code === 'ENOENT' && tries < MOST_TRIES) continue;
+        if ((error as NodeJS.ErrnoException).code === 'ENOENT' && tries < MAXIMUM_TRIES) continue;
         throw error;
       }
+      step(0.5, 0.6)(1);
       const manifest: BackupManifest = {
         format: 'hardy-spoke/backup',
         version: 1,
         at: now.toISOString(),
         why,
-        database: await copied(join(made, DATABASE)),
-        catalogue: name ? { name, ...(await copied(join(made, CATALOGUE))) } : null,
+        sequence: nextSequence(folder),
+        database: await copied(join(made, BACKUP_FILES.database)),
+        catalogue: name ? { name, ...(await copied(join(made, BACKUP_FILES.catalogue))) } : null,
+        training: withTraining ? await copied(join(made, BACKUP_FILES.training)) : null,
       };
+      step(0.6, 0.95)(1);
       writeFileSync(join(made, MANIFEST), JSON.stringify(manifest, null, 2));
       for (const file of readdirSync(made)) toDisk(join(made, file));
-      const to = join(folder, folderName(now, why));
+      const to = newFolder(folder, now, why);
       renameSync(made, to);
       toDisk(folder);
       rotate(folder, now);
+      progress(1);
       return { folder: to, manifest };
     }
   } catch (error) {
@@ -198,20 +176,3 @@ export const backUp = async (
     throw new CannotOpen(database, `no backup of it could be made (${(error as Error).message})`);
   }
 };
-
-/** Whether the files of a backup are as they were written. @throws CannotOpen naming the file that is not. */
-export const verifyBackup = async ({ folder, manifest }: KeptBackup): Promise<void> => {
-  for (const [name, said] of [
-    [DATABASE, manifest.database],
-    [CATALOGUE, manifest.catalogue],
-  ] as const) {
-    if (!said) continue;
-    const file = join(folder, name);
-    if (!existsSync(file)) throw new CannotOpen(file, 'it is gone from the backup; take another backup');
-    if ((await hashOf(file)).sha256 !== said.sha256)
-      throw new CannotOpen(file, 'it is not as it was when the backup was made; take another backup');
-  }
-};
-
-/** Files of a backup by what they are. */
-export const BACKUP_FILES = { database: DATABASE, catalogue: CATALOGUE } as const;

@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { backUp, type BackupReason } from './backup.ts';
+import { backUp } from './backup.ts';
+import type { BackupReason } from './backupManifest.ts';
 
 /** What the thread is given. */
 export interface BackupTask {
@@ -8,8 +9,22 @@ export interface BackupTask {
   readonly why: BackupReason;
 }
 
+/** What the thread sends. */
+export type BackupMessage =
+  { readonly progress: number } | { readonly folder: string } | { readonly problem: string };
+
+/** Shortest time between two messages of progress, in milliseconds. */
+const PROGRESS_MS = 200;
+
 const { database, folder, why } = workerData as BackupTask;
-backUp(database, folder, why).then(
-  (made) => parentPort?.postMessage({ folder: made.folder }),
-  (error: unknown) => parentPort?.postMessage({ problem: String((error as Error).message) }),
+const send = (message: BackupMessage): void => parentPort?.postMessage(message);
+let sent = 0;
+const progress = (share: number): void => {
+  if (performance.now() - sent < PROGRESS_MS) return;
+  sent = performance.now();
+  send({ progress: share });
+};
+backUp(database, folder, why, { progress }).then(
+  (made) => send({ folder: made.folder }),
+  (error: unknown) => send({ problem: String((error as Error).message) }),
 );

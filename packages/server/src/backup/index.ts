@@ -1,5 +1,5 @@
 /* What the command line needs to keep a shop's data: no server is started for it. */
-export { backUp, backupsIn, verifyBackup, type KeptBackup } from './backup.ts';
+export { backUp } from './backup.ts';
 export { restoreBackup, type Restored } from './restore.ts';
 export { packShop, type PackedShop } from './packShop.ts';
 export { unpackShop } from './unpackShop.ts';

@@ -18,7 +18,8 @@ import yazl from 'yazl';
 import { z } from 'zod';
 import { CannotOpen } from '../store/cannotOpen.ts';
 import { toDisk } from '../store/toDisk.ts';
-import { backUp, BACKUP_FILES, hashOf } from './backup.ts';
+import { backUp } from './backup.ts';
+import { BACKUP_FILES, hashOf } from './backupManifest.ts';
 
 /** The list in a packed shop: which files are in it, and what each must be. Written last. */
 export const SHOP_LIST = 'shop.json';
@@ -70,7 +71,7 @@ export interface PackedShop {
 export const packShop = async (
   database: string,
   zip: string,
-  now: Date = new Date(),
+  { now = new Date(), training = true }: { readonly now?: Date; readonly training?: boolean } = {},
 ): Promise<PackedShop> => {
   if (existsSync(zip)) throw new CannotOpen(zip, 'it is there already; give another name');
   if (!existsSync(dirname(zip)))
@@ -78,7 +79,7 @@ export const packShop = async (
   const folder = mkdtempSync(join(tmpdir(), 'hardy-pack-'));
   const beside = `${zip}.making`;
   try {
-    const { folder: made } = await backUp(database, folder, 'command', now);
+    const { folder: made } = await backUp(database, folder, 'command', { now, training });
     writeDockets(join(made, BACKUP_FILES.database), join(made, DOCKETS));
     const files = await Promise.all(
       readdirSync(made)

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { CannotOpen } from '../store/cannotOpen.ts';
-import { hashOf } from './backup.ts';
+import { hashOf } from './backupManifest.ts';
 import { SHOP_LIST, ShopList } from './packShop.ts';
 
 /** More than this unpacked is no shop: a zip may say little and hold much. */

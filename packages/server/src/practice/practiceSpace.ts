@@ -1,13 +1,12 @@
 import { constants } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { basename } from 'node:path';
-import { newCatalogueFile } from '../store/cataloguePointer.ts';
+import { CATALOGUE_COPIED_FROM, newCatalogueFile } from '../store/cataloguePointer.ts';
 import { SettingRow } from '../store/entities.ts';
 import { openStore, type Store } from '../store/openStore.ts';
+import { trainingFileOf } from '../store/trainingFile.ts';
 
 const SHOP = 'shop';
-/** Where the practice database says whose catalogue it has a copy of. */
-const COPY_OF = 'practice-catalogue-of';
 
 /**
  * A database of its own beside the shop's, for practice: nothing done there can reach a docket, the ledger, the shelf or a
@@ -28,7 +27,7 @@ export class PracticeSpace {
 
   /** The practice database. Where the shop's catalogue or settings changed, its own are brought up to them first. */
   async store(): Promise<Store> {
-    this.#open ??= openStore(`${this.shop.file}.practice`);
+    this.#open ??= openStore(trainingFileOf(this.shop.file));
     // What could not be opened is tried anew when it is next asked for.
     this.#open.catch(() => (this.#open = null));
     const store = await this.#open;
@@ -49,7 +48,7 @@ export class PracticeSpace {
     const read = (from: Store, key: string) => from.orm.em.fork().findOne(SettingRow, { key });
     const [from, copied, settings, own] = await Promise.all([
       this.shop.catalogue.file(),
-      read(store, COPY_OF),
+      read(store, CATALOGUE_COPIED_FROM),
       read(this.shop, SHOP),
       read(store, SHOP),
     ]);
@@ -61,7 +60,7 @@ export class PracticeSpace {
     const to = newCatalogueFile(store.file);
     await copyFile(from, to, constants.COPYFILE_FICLONE);
     await store.catalogue.change(to, async (tx) => {
-      await tx.upsert(SettingRow, { key: COPY_OF, value: basename(from) });
+      await tx.upsert(SettingRow, { key: CATALOGUE_COPIED_FROM, value: basename(from) });
     });
     this.changed();
   }

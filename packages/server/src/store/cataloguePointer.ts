@@ -5,6 +5,9 @@ import { basename, dirname, join } from 'node:path';
 /** Where the database says which catalogue is its own. */
 export const POINTER = 'catalogue';
 
+/** Where a training database says whose catalogue it has a copy of. */
+export const CATALOGUE_COPIED_FROM = 'practice-catalogue-of';
+
 /** The catalogue’s file a database names; null where it names none yet. */
 export const catalogueNamed = (connection: Database): string | null => {
   const settings = connection
