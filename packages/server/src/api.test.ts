@@ -254,9 +254,12 @@ describe('the store', () => {
   test('migrations give just the tables the entities describe', async () => {
     expect(ENTITIES.length + CATALOGUE_ENTITIES.length).toBeGreaterThan(10);
     const catalogue = await openCatalogueFile(':memory:');
-    for (const orm of [server.running.orm, catalogue])
-      expect((await orm.schema.getUpdateSchemaSQL({ wrap: false, safe: true })).trim()).toBe('');
-    await catalogue.close();
+    try {
+      for (const orm of [server.running.orm, catalogue])
+        expect((await orm.schema.getUpdateSchemaSQL({ wrap: false, safe: true })).trim()).toBe('');
+    } finally {
+      await catalogue.close();
+    }
   });
 
   test('the history of a docket can be added to, never changed', async () => {

@@ -14,6 +14,7 @@ import { ImportDesk } from './catalogue/importDesk.ts';
 import { plainBody } from './plainBody.ts';
 import type { Served, Serving } from './serving.ts';
 import { problems } from './problem.ts';
+import { requestScope } from './requestScope.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { customerRoutes } from './routes/customers.ts';
 import { deviceRoutes } from './routes/devices.ts';
@@ -53,7 +54,7 @@ const hungUp = (error: unknown): boolean =>
 /** The application: API under /api, and the built pages when there are any. */
 export const createApp = ({
   store,
-  thinkers,
+  pool,
   backups,
   webFolder,
   devices = {},
@@ -65,10 +66,10 @@ export const createApp = ({
   });
   const { orm } = store;
   const wrong = (error: unknown) => app.emit('error', error);
-  const advising = new Advising(thinkers, () => orm.em.fork());
-  const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket), wrong);
+  const advising = new Advising(pool, () => orm.em.fork());
+  const turned = new TurnedDockets(orm, (em, docket) => advising.advise(em, docket, 'report'), wrong);
   const desk = new DeviceDesk(devices);
-  const practice = practises ? practiceCounter(store, () => advising.epoch(), thinkers, createApp) : null;
+  const practice = practises ? practiceCounter(store, () => advising.epoch(), pool, createApp) : null;
   const imports = new ImportDesk(store, {
     before: async () => backups?.make('import'),
     in() {
@@ -79,6 +80,7 @@ export const createApp = ({
   });
   // The shop’s own machine speaks plain HTTP to itself: nothing may turn that into https.
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
+  app.use(requestScope);
   app.use(problems);
   app.use(gate);
   // The practice counter is this application on a database of its own: it reads its requests itself.
@@ -121,7 +123,7 @@ export const createApp = ({
     forget: () => advising.forget(),
     async close() {
       await Promise.all([turned.close(), imports.close(), backups?.close(), practice?.close()]);
-      await thinkers.close();
+      await pool.close();
     },
   };
 };

@@ -21,15 +21,49 @@ const TITLES: Readonly<Partial<Record<number, readonly [title: string, detail: s
 /** Codes of what unpacks a body, for one that is not packed as it says. */
 const NOT_PACKED = /^(Z_|ERR__ERROR_|ERR_BROTLI|ERR_PADDING)/;
 
-/** What the file under the database can no longer do, by the driver’s code: reading goes on where it can. */
-const OF_THE_FILE: ReadonlyArray<readonly [begins: string, status: number, title: string, detail: string]> = [
-  ['SQLITE_FULL', 507, 'Disk full', 'the disk is full: nothing was changed; make room and try again'],
+const FULL = [507, 'Disk full', 'the disk is full: nothing was changed; make room and try again'] as const;
+const READ_ONLY = [
+  503,
+  'Not writable',
+  'the database may not be written now: nothing was changed; reading goes on',
+] as const;
+const DISK_FAULT = [
+  503,
+  'Disk fault',
+  'the disk does not answer as it should: nothing was changed; look at the disk',
+] as const;
+const TOO_MANY_FILES = [
+  503,
+  'Busy',
+  'the server has too many files open: nothing was changed; try again in a moment',
+] as const;
+const MADE_ALREADY = [
+  409,
+  'Made already',
+  'the same was made at the same moment by someone else; nothing was changed. Read it again.',
+] as const;
+
+/** What the disk or the file under the database can no longer do, by the code of the driver or the operating system. */
+const BY_CODE: ReadonlyArray<readonly [begins: string, status: number, title: string, detail: string]> = [
+  ['ENOSPC', ...FULL],
+  ['EDQUOT', ...FULL],
+  ['EFBIG', ...FULL],
+  ['EROFS', ...READ_ONLY],
+  ['EACCES', ...READ_ONLY],
+  ['EPERM', ...READ_ONLY],
+  ['EIO', ...DISK_FAULT],
+  ['EMFILE', ...TOO_MANY_FILES],
+  ['ENFILE', ...TOO_MANY_FILES],
+  ['SQLITE_CONSTRAINT_UNIQUE', ...MADE_ALREADY],
+  ['SQLITE_CONSTRAINT_PRIMARYKEY', ...MADE_ALREADY],
   [
-    'SQLITE_READONLY',
+    'HARDY_MOVED',
     503,
-    'Not writable',
-    'the database may not be written now: nothing was changed; reading goes on',
+    'Database moved',
+    'the database file was moved or replaced under the running server: nothing was changed; put it back, or start the server again',
   ],
+  ['SQLITE_FULL', ...FULL],
+  ['SQLITE_READONLY', ...READ_ONLY],
   [
     'SQLITE_BUSY',
     503,
@@ -42,12 +76,7 @@ const OF_THE_FILE: ReadonlyArray<readonly [begins: string, status: number, title
     'Busy',
     'the database is held by another program: nothing was changed; try again in a moment',
   ],
-  [
-    'SQLITE_IOERR',
-    503,
-    'Disk fault',
-    'the disk does not answer as it should: nothing was changed; look at the disk',
-  ],
+  ['SQLITE_IOERR', ...DISK_FAULT],
   [
     'SQLITE_CANTOPEN',
     503,
@@ -97,11 +126,12 @@ export const problems = async (ctx: Context, next: Next): Promise<void> => {
       ];
       return answer(status, title, detail);
     }
-    ctx.app.emit('error', error, ctx);
-    const ofFile = OF_THE_FILE.find(([begins]) => codeOf(error).startsWith(begins));
-    if (ofFile) {
-      ctx.set('Retry-After', '5');
-      return answer(ofFile[1], ofFile[2], ofFile[3]);
+    const known = BY_CODE.find(([begins]) => codeOf(error).startsWith(begins));
+    // Two that make the same at once are no fault of the server.
+    if (known?.[1] !== 409) ctx.app.emit('error', error, ctx);
+    if (known) {
+      if (known[1] >= 500) ctx.set('Retry-After', '5');
+      return answer(known[1], known[2], known[3]);
     }
     answer(500, 'Internal fault', 'something broke on the server; nothing was changed');
   }

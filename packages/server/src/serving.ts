@@ -1,5 +1,5 @@
 import type Koa from 'koa';
-import type { Thinkers } from './advising/thinkers.ts';
+import type { WorkerPool } from './advising/workerPool.ts';
 import type { BackupKeeper } from './backup/backupKeeper.ts';
 import type { DeviceFile } from './devices/deviceFile.ts';
 import type { Store } from './store/openStore.ts';
@@ -15,7 +15,7 @@ export interface Served {
 /** What the application is made of. */
 export interface Serving {
   readonly store: Store;
-  readonly thinkers: Thinkers;
+  readonly pool: WorkerPool;
   /** Makes backups; null: none are made. */
   readonly backups: BackupKeeper | null;
   /** The built pages; null where only the API is served. */

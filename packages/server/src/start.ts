@@ -1,6 +1,6 @@
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import type { Server } from 'node:http';
-import { thinkers } from './advising/thinkers.ts';
+import { createWorkerPool } from './advising/workerPool.ts';
 import { createApp } from './app.ts';
 import type { Served } from './serving.ts';
 import { backUp } from './backup/backup.ts';
@@ -65,16 +65,22 @@ export const start = async (options: Options): Promise<Running> => {
   } = options;
   // The demonstration reaches no host but this one, whatever a file says.
   const named = devices ? readDeviceFile(devices, scenario !== null) : {};
+  // Threads load the program while the database is opened.
+  const pool = createWorkerPool(threads);
   const store = await openStore(database, async (file) => {
     if (backups) await backUp(file, backups, 'migration');
+  }).catch(async (error: unknown) => {
+    await pool.close();
+    throw error;
   });
   const keeper = backups ? new BackupKeeper(store.file, backups, logFault) : null;
   const { orm } = store;
   try {
     if (scenario) await seedScenario(store, scenario, new Date(), year);
+    await pool.ready;
     const { app, close } = createApp({
       store,
-      thinkers: thinkers(threads),
+      pool,
       backups: keeper,
       webFolder,
       devices: named,
@@ -96,6 +102,7 @@ export const start = async (options: Options): Promise<Running> => {
       },
     };
   } catch (error) {
+    await pool.close();
     await store.close();
     throw error;
   }

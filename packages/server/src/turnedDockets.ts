@@ -2,6 +2,7 @@ import type { Advice, Docket } from '@hardy/core';
 import type { Turned, TurnedAnswer } from '@hardy/core/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/better-sqlite';
 import { setImmediate } from 'node:timers/promises';
+import { detached } from './requestScope.ts';
 import { currentDocket, currentIds, refreshLines } from './store/docketLines.ts';
 
 /** Of so many dockets, the newest, a change tells what it turned; the lines of the others follow after. */
@@ -30,11 +31,14 @@ export class TurnedDockets {
     const { signal } = this.stop;
     const before = this.working;
     this.answer = { version, turned: [], looked: 0, done: false };
-    this.working = before
-      .then(() => this.work(version, signal))
-      .catch((error: unknown) => {
-        if (!signal.aborted) this.failed(error);
-      });
+    // It goes on when the client who changed the settings has left.
+    this.working = detached(() =>
+      before
+        .then(() => this.work(version, signal))
+        .catch((error: unknown) => {
+          if (!signal.aborted) this.failed(error);
+        }),
+    );
   }
 
   /** Leaves what is under way; to be waited for before the database is closed. */

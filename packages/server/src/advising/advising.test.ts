@@ -1,17 +1,16 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { advise, compareBench, parseDocket, type Docket } from '@hardy/core';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 import { openScenario } from '../tests/openScenario.ts';
 import { Advising } from './advising.ts';
-import { thinkers, type Thinkers } from './thinkers.ts';
+import { createWorkerPool, type WorkerPool } from './workerPool.ts';
 
 let server: Awaited<ReturnType<typeof openScenario>>;
-let threads: Thinkers;
+let threads: WorkerPool;
 beforeAll(async () => {
   server = await openScenario();
-  threads = thinkers(1);
+  threads = createWorkerPool(1);
+  await threads.ready;
 });
 afterAll(async () => {
   await threads.close();
@@ -26,16 +25,17 @@ const docket = (code = 'C0031-13'): Docket =>
     codes: [{ code }],
     vehicle: { catalogueId: 'mer-tern-16' },
   });
-/** Thinkers that count what they are asked. */
+/** A pool that counts what it is asked. */
 const counting = (fails = 0) => {
   const asked: string[] = [];
   let left = fails;
-  const them: Thinkers = {
-    do: async (task, given) => {
+  const them: WorkerPool = {
+    run: async (task, given) => {
       asked.push(task);
       if (left-- > 0) throw new Error('no');
-      return threads.do(task, given);
+      return threads.run(task, given);
     },
+    ready: Promise.resolve(),
     close: () => Promise.resolve(),
   };
   return { asked, advising: new Advising(them, em) };
@@ -44,14 +44,10 @@ const counting = (fails = 0) => {
 describe('what is reckoned for dockets', () => {
   test('threads say the same as the place where it is asked', async () => {
     const knowledge = await knowledgeFor(em(), docket());
-    // Until the first thread is there it is done here: asked long enough, both are.
-    for (let i = 0; i < 25; i++) {
-      expect(await threads.do('adviseTask', { docket: docket(), knowledge })).toEqual(
-        advise(docket(), knowledge),
-      );
-      await new Promise((go) => setTimeout(go, 80));
-    }
-    expect(await threads.do('compareTask', { docket: docket(), knowledge, seed: 3 })).toEqual(
+    expect(await threads.run('adviseTask', { docket: docket(), knowledge })).toEqual(
+      advise(docket(), knowledge),
+    );
+    expect(await threads.run('compareTask', { docket: docket(), knowledge, seed: 3 })).toEqual(
       compareBench(docket(), knowledge, 3).compare(),
     );
   });
@@ -100,9 +96,11 @@ describe('what is reckoned for dockets', () => {
   });
 });
 
-test('the threads know every task there is', async () => {
-  const tasks = Object.keys(await import('./tasks.ts')).filter((name) => name.endsWith('Task'));
-  const known = readFileSync(join(__dirname, '../workers/tasks.mjs'), 'utf8');
-  expect(tasks.length).toBeGreaterThan(4);
-  for (const task of tasks) expect(known).toMatch(new RegExp(`\\b${task}\\b`));
+test('a thread says what is wrong with a task; the next task is done', async () => {
+  const broken = threads.run('countTask', { docket: null, facts: null, knowledge: null } as never);
+  await expect(broken).rejects.toMatchObject({ name: 'TypeError' });
+  const exercise = { skill: 'corner', variant: 'none', seed: 1 } as const;
+  await expect(threads.run('exerciseTask', exercise)).rejects.toThrow(/none/);
+  const knowledge = await knowledgeFor(em(), docket());
+  expect((await threads.run('adviseTask', { docket: docket(), knowledge })).wheelEnd).toBe('A1L');
 });

@@ -13,7 +13,9 @@ import { serialize } from 'node:v8';
 import { intakeKnowledge, knowledgeFor, today, type IntakeKnowledge } from '../store/catalogueStore.ts';
 import type { ToCount } from '../store/ledgerStore.ts';
 import { contextFrom, type SharedContext } from './tasks.ts';
-import type { Thinkers } from './thinkers.ts';
+import { SharedAnswer } from './sharedAnswer.ts';
+import type { Priority } from './taskQueue.ts';
+import type { WorkerPool } from './workerPool.ts';
 
 /** So many answers are kept: those of the dockets a counter has open, many times over. */
 const MOST_KEPT = 200;
@@ -26,12 +28,12 @@ const READ_AT_ONCE = 2000;
  */
 export class Advising {
   private counted = 0;
-  private readonly kept = new Map<string, Promise<Advice>>();
+  private readonly kept = new Map<string, SharedAnswer<Advice>>();
   private known: Promise<{ knowledge: IntakeKnowledge; context: IntakeContext }> | null = null;
   private shared: Promise<SharedContext> | null = null;
 
   constructor(
-    private readonly thinkers: Thinkers,
+    private readonly pool: WorkerPool,
     private readonly fork: () => EntityManager,
   ) {}
 
@@ -55,8 +57,8 @@ export class Advising {
     this.shared = null;
   }
 
-  /** Advice on a docket; `em` may be within a transaction. */
-  advise(em: EntityManager, docket: Docket): Promise<Advice> {
+  /** Advice on a docket; `em` may be within a transaction. Given up when everybody who asked for it is gone. */
+  advise(em: EntityManager, docket: Docket, priority?: Priority): Promise<Advice> {
     const key = createHash('sha1')
       .update(`${this.counted}|${today()}|${JSON.stringify(docket)}`)
       .digest('base64');
@@ -65,33 +67,40 @@ export class Advising {
       // The one asked for last is forgotten last.
       this.kept.delete(key);
       this.kept.set(key, known);
-      return known;
+      return known.join();
     }
-    const answer = knowledgeFor(em, docket).then((knowledge) =>
-      this.thinkers.do('adviseTask', { docket, knowledge }),
+    const answer = new SharedAnswer<Advice>(
+      async (signal) =>
+        this.pool.run(
+          'adviseTask',
+          { docket, knowledge: await knowledgeFor(em, docket) },
+          { signal, ...(priority ? { priority } : {}) },
+        ),
+      () => {
+        if (this.kept.get(key) === answer) this.kept.delete(key);
+      },
     );
     this.kept.set(key, answer);
-    answer.catch(() => this.kept.delete(key));
     for (const [oldest] of this.kept) {
       if (this.kept.size <= MOST_KEPT) break;
       this.kept.delete(oldest);
     }
-    return answer;
+    return answer.join();
   }
 
   /** A closed docket as the ledger counts it. */
   count(given: ToCount): Promise<LedgerEntry> {
-    return this.thinkers.do('countTask', given);
+    return this.pool.run('countTask', given);
   }
 
   /** Learns anew from all that was closed. */
   relearn(entries: LedgerEntry[], overrides: Readonly<Record<string, number>>, month: string) {
-    return this.thinkers.do('relearnTask', { entries, overrides, month });
+    return this.pool.run('relearnTask', { entries, overrides, month });
   }
 
   /** The ways compared; null where the corner is not known. */
   async compare(em: EntityManager, docket: Docket, seed: number | undefined): Promise<Comparison | null> {
-    return this.thinkers.do('compareTask', { docket, knowledge: await knowledgeFor(em, docket), seed });
+    return this.pool.run('compareTask', { docket, knowledge: await knowledgeFor(em, docket), seed });
   }
 
   /** Names, fleet and dictionaries words are read with, kept in memory: they are needed at every keystroke. */
@@ -122,7 +131,7 @@ export class Advising {
       Buffer.from(bytes).set(written);
       return { epoch, bytes };
     });
-    return this.thinkers.do('readTask', {
+    return this.pool.run('readTask', {
       text,
       shared: await this.shared,
       own: { ...own, today: today() },

@@ -14,7 +14,6 @@ import { join } from 'node:path';
 import { openStore, type Store } from '../store/openStore.ts';
 import { SettingRow } from '../store/entities.ts';
 import { backUp } from './backup.ts';
-import { backupsIn, rotate } from './backupFolder.ts';
 import { BACKUP_FILES } from './backupManifest.ts';
 import { trainingFileOf } from '../store/trainingFile.ts';
 import { restoreBackup } from './restore.ts';

@@ -1,7 +1,7 @@
 import type Koa from 'koa';
 import compose from 'koa-compose';
 import { Advising } from '../advising/advising.ts';
-import type { Thinkers } from '../advising/thinkers.ts';
+import { withPriority, type WorkerPool } from '../advising/workerPool.ts';
 import type { Served, Serving } from '../serving.ts';
 import type { PracticeDesk } from '../routes/practice.ts';
 import { forgetWords } from '../store/partStore.ts';
@@ -23,7 +23,7 @@ export interface PracticeCounter {
 export const practiceCounter = (
   shop: Store,
   epoch: () => number,
-  thinkers: Thinkers,
+  pool: WorkerPool,
   serve: (serving: Serving) => Served,
 ): PracticeCounter => {
   let open: Promise<{ served: Served; desk: PracticeDesk }> | null = null;
@@ -37,11 +37,11 @@ export const practiceCounter = (
   const opened = async () => {
     const store = await space.store();
     open ??= Promise.resolve().then(() => {
-      // The threads are the shop's: they outlive the practice counter.
-      const lent = { ...thinkers, close: () => Promise.resolve() };
+      // The threads are the shop's: its desks come first, and they outlive the practice counter.
+      const lent = withPriority(pool, 'training');
       const advising = new Advising(lent, () => store.orm.em.fork());
-      const served = serve({ store, thinkers: lent, backups: null, webFolder: null, practises: false });
-      return { served, desk: { store, advising, thinkers: lent } };
+      const served = serve({ store, pool: lent, backups: null, webFolder: null, practises: false });
+      return { served, desk: { store, advising, pool: lent } };
     });
     return open;
   };

@@ -15,7 +15,7 @@ import { assumptionsWith, BadInput } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomInt } from 'node:crypto';
 import { createEmptyCard, fsrs, Rating as Grade, type Card } from 'ts-fsrs';
-import type { Thinkers } from '../advising/thinkers.ts';
+import type { WorkerPool } from '../advising/workerPool.ts';
 import { notFound } from '../problem.ts';
 import { shopSettings } from '../store/shopStore.ts';
 import {
@@ -53,7 +53,7 @@ const ratingOf = ({ ability, variance }: { ability: unknown; variance: unknown }
 export class Skills {
   constructor(
     private readonly em: EntityManager,
-    private readonly thinkers: Thinkers,
+    private readonly pool: WorkerPool,
   ) {}
 
   /** The shop's numbers. */
@@ -98,7 +98,7 @@ export class Skills {
           (await this.#numbers()).get('practice.success'),
         );
     const seed = randomInt(MOST_SEED);
-    const { prompt, shows, choices, unit } = await this.thinkers.do('exerciseTask', { skill, variant, seed });
+    const { prompt, shows, choices, unit } = await this.pool.run('exerciseTask', { skill, variant, seed });
     return {
       skill,
       variant,
@@ -132,7 +132,7 @@ export class Skills {
         'variant',
         `is "${variant}"; of this skill there are ${Object.keys(variantsOf(skill)).join(', ')}`,
       );
-    const exercise = await this.thinkers.do('exerciseTask', { skill, variant, seed });
+    const exercise = await this.pool.run('exerciseTask', { skill, variant, seed });
     const right = isRight(exercise, given.answer);
     const answer =
       exercise.choices.find(({ key }) => key === exercise.answer)?.words ??

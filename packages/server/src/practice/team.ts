@@ -7,7 +7,7 @@ import { problem } from '../problem.ts';
 import { LearnerRow, PracticeRoundRow } from '../store/entities.ts';
 import { shopSettings } from '../store/shopStore.ts';
 import { Skills } from './skills.ts';
-import type { Thinkers } from '../advising/thinkers.ts';
+import type { WorkerPool } from '../advising/workerPool.ts';
 
 const MOST_LEARNERS = 200;
 const MOST_ROUNDS = 50;
@@ -17,7 +17,7 @@ const MOST_SEED = 1_000_000_000;
 export class Team {
   constructor(
     private readonly em: EntityManager,
-    private readonly thinkers: Thinkers,
+    private readonly pool: WorkerPool,
   ) {}
 
   async #rounds(): Promise<RoundView[]> {
@@ -47,15 +47,17 @@ export class Team {
     };
   }
 
-  /** Somebody new; one whose name is known is given as they are. */
-  async add(name: string): Promise<{ id: string; name: string }> {
-    const known = await this.em.findOne(LearnerRow, { name });
-    if (known) return { id: known.id, name: known.name };
-    if ((await this.em.count(LearnerRow)) >= MOST_LEARNERS)
-      throw problem(409, 'Too many', `more than ${MOST_LEARNERS} people practise here already`);
-    const id = randomUUID();
-    await this.em.insert(LearnerRow, { id, name, at: new Date() });
-    return { id, name };
+  /** Somebody new; one whose name is known is returned as they are, also when both come at once. */
+  add(name: string): Promise<{ id: string; name: string }> {
+    return this.em.transactional(async (tx) => {
+      const known = await tx.findOne(LearnerRow, { name });
+      if (known) return { id: known.id, name: known.name };
+      if ((await tx.count(LearnerRow)) >= MOST_LEARNERS)
+        throw problem(409, 'Too many', `more than ${MOST_LEARNERS} people practise here already`);
+      const id = randomUUID();
+      await tx.insert(LearnerRow, { id, name, at: new Date() });
+      return { id, name };
+    });
   }
 
   /** A round for all: the same customers for everybody. */
@@ -68,7 +70,7 @@ export class Team {
 
   /** Everybody's skills, and the rounds with their scores: by what was known at each moment, not by luck. */
   async view(): Promise<TeamView> {
-    const skills = new Skills(this.em, this.thinkers);
+    const skills = new Skills(this.em, this.pool);
     const learners = await Promise.all((await this.#learners()).map(({ id }) => skills.learner(id)));
     const rounds = (await this.#rounds()).map((round): RoundScores => {
       const by = learners.flatMap(({ id, name, visits }) => {

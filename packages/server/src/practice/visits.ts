@@ -7,7 +7,7 @@ import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomInt, randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Advising } from '../advising/advising.ts';
-import type { Thinkers } from '../advising/thinkers.ts';
+import type { WorkerPool } from '../advising/workerPool.ts';
 import { notFound, problem } from '../problem.ts';
 import { docketsOf } from '../routes/docketsOf.ts';
 import { allVehicles, knowledgeFor, today } from '../store/catalogueStore.ts';
@@ -44,6 +44,8 @@ type Seen = Pick<JobSeen, 'minutes' | 'cost' | 'budget' | 'hadMinutes'> & {
   readonly steps: ReadonlyArray<Pick<JobSeen['steps'][number], 'words' | 'came' | 'minutes' | 'money'>>;
 };
 
+/** Another request did something with the customer first: nothing of this one is written. */
+class DoneMeanwhile extends Error {}
 const doneMeanwhile = () =>
   problem(409, 'Something was done meanwhile', 'this customer is looked after at another desk too');
 
@@ -58,7 +60,7 @@ export class Visits {
   constructor(
     private readonly em: EntityManager,
     private readonly advising: Advising,
-    private readonly thinkers: Thinkers,
+    private readonly pool: WorkerPool,
   ) {}
 
   async #learner(id: string) {
@@ -119,7 +121,7 @@ export class Visits {
       const seed = first + i * NEXT_VEHICLE;
       const { overrides } = await shopSettings(this.em);
       const given: CustomerGiven = { seed, level, today: today(), overrides, ...(await this.#vehicle(seed)) };
-      const found = await this.thinkers.do('findCustomerTask', { given });
+      const found = await this.pool.run('findCustomerTask', { given });
       if (found) return { given, ...found };
     }
     throw problem(
@@ -150,6 +152,8 @@ export class Visits {
     const { learnerId, roundId } = given;
     const waiting = async (em: EntityManager) => {
       const known = given.id ? await em.findOne(PracticeVisitRow, { id: given.id }) : null;
+      if (known && (known.learnerId !== learnerId || (known.roundId ?? null) !== roundId))
+        throw problem(409, 'Id used already', 'this id belongs to another customer; send it under a new id');
       const round = roundId && !known ? await this.#roundOf(em, learnerId, roundId) : null;
       return { there: known ?? round?.open ?? null, round };
     };
@@ -203,7 +207,7 @@ export class Visits {
       const { cost, ...account } = JSON.parse(row.account) as Account;
       return { ...account, cost };
     }
-    return this.thinkers.do('playJobTask', await this.#job(row, doneOf(row)));
+    return this.pool.run('playJobTask', await this.#job(row, doneOf(row)));
   }
   async #view(visit: PracticeVisitRow, seen: Seen): Promise<VisitView> {
     const { bench, vehicle } = givenOf(visit);
@@ -309,30 +313,38 @@ export class Visits {
       throw new BadInput('deed', 'nothing here reads the brakes’ controller of this customer');
     const next = [...done, { deed, sent }];
     const job = await this.#job(row, next);
-    const seen = await this.thinkers.do('playJobTask', job);
+    const seen = await this.pool.run('playJobTask', job);
     const account = seen.over
-      ? await this.thinkers.do('accountTask', { ...job, sale: await this.#sale(row, next, seen) })
+      ? await this.pool.run('accountTask', { ...job, sale: await this.#sale(row, next, seen) })
       : null;
-    const written = await this.em.nativeUpdate(
-      PracticeVisitRow,
-      { id, deeds: row.deeds },
-      {
-        deeds: JSON.stringify(next),
-        ...(account && { over: true, endedAt: new Date(), account: JSON.stringify(account) }),
-      },
-    );
-    if (written === 0) {
+    const keep = async (tx: EntityManager): Promise<void> => {
+      const written = await tx.nativeUpdate(
+        PracticeVisitRow,
+        { id, deeds: row.deeds },
+        {
+          deeds: JSON.stringify(next),
+          ...(account && { over: true, endedAt: new Date(), account: JSON.stringify(account) }),
+        },
+      );
+      if (written === 0) throw new DoneMeanwhile();
+    };
+    const step = seen.steps.at(-1);
+    try {
+      // One transaction: what was done with the vehicle and what the docket says of it.
+      if (row.docketId && step)
+        await docketsOf(this.em, this.advising).hear(
+          row.docketId,
+          (docket) => Promise.resolve(applied(docket, step.before, step.after)),
+          { label: `practice: ${step.words.slice(0, 160)}` },
+          keep,
+        );
+      else await this.em.transactional(keep);
+    } catch (error) {
+      if (!(error instanceof DoneMeanwhile)) throw error;
       const now = doneOf(await this.#row(id, true));
       if (now.length === next.length && isSame(now[after])) return this.view(id);
       throw doneMeanwhile();
     }
-    const step = seen.steps.at(-1);
-    if (row.docketId && step)
-      await docketsOf(this.em, this.advising).hear(
-        row.docketId,
-        (docket) => Promise.resolve(applied(docket, step.before, step.after)),
-        { label: `practice: ${step.words.slice(0, 160)}` },
-      );
     return this.#view(await this.#row(id, true), seen);
   }
 
@@ -340,7 +352,7 @@ export class Visits {
   async replay(id: string, keep: number): Promise<VisitView> {
     const row = await this.#row(id);
     const done = doneOf(row).slice(0, keep);
-    const seen = await this.thinkers.do('playJobTask', await this.#job(row, done));
+    const seen = await this.pool.run('playJobTask', await this.#job(row, done));
     if (seen.over)
       throw new BadInput('keep', 'is past the end: the customer had left by then; keep fewer steps');
     const { learnerId, level, life, given, words } = row;

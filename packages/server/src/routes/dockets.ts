@@ -31,7 +31,10 @@ export const docketRoutes = ({ orm }: Store, advising: Advising): Router => {
           )
         : parseDocket(input.docket);
     ctx.status = 201;
-    ctx.body = await dockets().create(docket, { id: input.id ?? null });
+    ctx.body = await dockets().create(docket, {
+      id: input.id ?? null,
+      content: 'words' in input ? { words: input.words, moves: input.moves ?? {} } : docket,
+    });
   });
 
   router.get('/dockets/:id', async (ctx) => {
@@ -71,7 +74,7 @@ export const docketRoutes = ({ orm }: Store, advising: Advising): Router => {
         });
         return mergeReading(docket, reading, words);
       },
-      { label: `heard: ${words.slice(0, 60)}`, changeId },
+      { label: `heard: ${words.slice(0, 60)}`, changeId, content: { words, moves: moves ?? {} } },
     );
   });
 

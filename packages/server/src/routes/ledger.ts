@@ -88,19 +88,12 @@ export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
     const { number, comebacks } = await comebacksFor(em(), id, today());
     const comeback = theComeback(comebacks, of);
     const dockets = docketsOf(em(), advising);
-    // The earlier one first: one that is linked and not put right would count as cured for good.
-    await dockets.hear(
-      comeback.id,
-      (docket) => Promise.resolve(cameBack(docket, comeback, number, today())),
-      {
-        label: `came back as docket ${number}`,
-        ...(changeId ? { changeId: `${changeId}-earlier` } : {}),
-      },
+    // In one transaction: a docket that is linked while the earlier one is not put right would count as fixed.
+    ctx.body = await dockets.hearBoth(
+      [comeback.id, (docket) => cameBack(docket, comeback, number, today()), `came back as docket ${number}`],
+      [id, (docket) => linkedBack(docket, comeback), `came back from docket ${of}`],
+      { changeId: changeId ?? null, content: { of } },
     );
-    ctx.body = await dockets.hear(id, (docket) => Promise.resolve(linkedBack(docket, comeback)), {
-      label: `came back from docket ${of}`,
-      changeId: changeId ?? null,
-    });
   });
 
   return router;

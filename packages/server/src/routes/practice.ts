@@ -2,7 +2,7 @@ import Router from '@koa/router';
 import { parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
-import type { Thinkers } from '../advising/thinkers.ts';
+import type { WorkerPool } from '../advising/workerPool.ts';
 import { Skills } from '../practice/skills.ts';
 import { Team } from '../practice/team.ts';
 import { Visits } from '../practice/visits.ts';
@@ -12,19 +12,19 @@ import type { Store } from '../store/openStore.ts';
 export interface PracticeDesk {
   readonly store: Store;
   readonly advising: Advising;
-  readonly thinkers: Thinkers;
+  readonly pool: WorkerPool;
 }
 
 /** Practice: who learns, the customers they have, exercises, the team. All of it is about the practice database. */
 export const practiceRoutes = (desk: () => Promise<PracticeDesk>): Router => {
   const router = new Router({ prefix: '/api/practice' });
   const open = async () => {
-    const { store, advising, thinkers } = await desk();
+    const { store, advising, pool } = await desk();
     const em = store.orm.em.fork();
     return {
-      visits: new Visits(em, advising, thinkers),
-      skills: new Skills(em, thinkers),
-      team: new Team(em, thinkers),
+      visits: new Visits(em, advising, pool),
+      skills: new Skills(em, pool),
+      team: new Team(em, pool),
     };
   };
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';

@@ -53,6 +53,8 @@ export const layOutYear = async (
       document,
       createdAt: at,
       updatedAt: at,
+      changed: 0,
+      contentHash: null,
       closedAt: isAsked ? null : at,
     });
     changes.push({
@@ -63,6 +65,7 @@ export const layOutYear = async (
       kind: 'create',
       label: 'docket opened',
       changeId: null,
+      contentHash: null,
       document,
       at,
     });

@@ -2,7 +2,7 @@ import { advise, CATALOGUE_TABLES } from '@hardy/core';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { openCatalogueFile, seal } from '../store/catalogueFile.ts';
 import { newCatalogueFile } from '../store/cataloguePointer.ts';
-import { putRows, rawRows } from '../store/catalogueRows.ts';
+import { putRows, rawRows, rawRun } from '../store/catalogueRows.ts';
 import { knowledgeFor, today } from '../store/catalogueStore.ts';
 import { DocketStore } from '../store/docketStore.ts';
 import { DocketRow, SettingRow, ShopChangeRow } from '../store/entities.ts';
@@ -44,6 +44,15 @@ const layOut = async (em: EntityManager, { dockets }: Scenario, now: Date): Prom
   }
 };
 
+/** Dockets laid out in the past are listed by their times, not in the order in which they were written. */
+const numberByTime = (tx: EntityManager): Promise<unknown> =>
+  rawRun(
+    tx,
+    `update docket set changed = ordered.n from
+       (select id, row_number() over (order by updated_at, number) as n from docket) as ordered
+     where ordered.id = docket.id`,
+  );
+
 /**
  * Fills an empty database with a scenario: all of it goes in, or nothing does. Returns false, and changes nothing, when
  * there is anything in it already.
@@ -70,6 +79,7 @@ export const seedScenario = async (
     await tx.insert(SettingRow, { key: SHOP, value: JSON.stringify(scenario.shop) });
     if (year) await layOutYear(tx, year, now);
     await layOut(tx, scenario, now);
+    await numberByTime(tx);
   });
   return true;
 };

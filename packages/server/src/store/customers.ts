@@ -201,11 +201,15 @@ export const eraseCustomer = (
         docket,
       ]);
       for (const row of rows)
-        await rawRun(tx, 'update docket_change set document = ?, label = ? where id = ?', [
-          withoutPerson(String(row.document), pattern),
-          pattern ? String(row.label).replace(pattern, ERASED) : row.label,
-          row.id,
-        ]);
+        await rawRun(
+          tx,
+          'update docket_change set document = ?, label = ?, content_hash = null where id = ?',
+          [
+            withoutPerson(String(row.document), pattern),
+            pattern ? String(row.label).replace(pattern, ERASED) : row.label,
+            row.id,
+          ],
+        );
       changes += rows.length;
       const given = await rawRows(tx, 'select id, advice from given_advice where docket_id = ?', [docket]);
       for (const row of given)
@@ -222,7 +226,7 @@ export const eraseCustomer = (
       const [now] = await rawRows(tx, 'select document from docket where id = ?', [docket]);
       await rawRun(
         tx,
-        `update docket set document = ?, person_id = null, customer_name = null, phone = null, firm = null,
+        `update docket set document = ?, content_hash = null, person_id = null, customer_name = null, phone = null, firm = null,
            plate = case when fleet_number is null then null else plate end where id = ?`,
         [withoutPerson(String(now?.document), pattern), docket],
       );

@@ -63,8 +63,7 @@ interface Source {
 const source = ({ state, words }: DocketFilter): Source => {
   const where = state === 'all' ? '' : `d.state in (${STATES[state]})`;
   const and = where && ` and ${where}`;
-  if (!words)
-    return { from: `docket d${where && ` where ${where}`}`, order: 'd.updated_at desc', params: [] };
+  if (!words) return { from: `docket d${where && ` where ${where}`}`, order: 'd.changed desc', params: [] };
   const isNumber = /^\d{1,9}$/.test(words);
   if (words.length >= LEAST_INDEXED)
     return {
@@ -81,8 +80,8 @@ const source = ({ state, words }: DocketFilter): Source => {
     params.push(Number(words));
   }
   return {
-    from: `(select * from docket order by updated_at desc limit ${NEWEST}) d where (${looks.join(' or ')})${and}`,
-    order: 'd.updated_at desc',
+    from: `(select * from docket order by changed desc limit ${NEWEST}) d where (${looks.join(' or ')})${and}`,
+    order: 'd.changed desc',
     params,
   };
 };
@@ -126,7 +125,7 @@ export const refreshLines = async (
 /** The dockets on the counter, newest first. */
 export const currentIds = async (em: EntityManager): Promise<string[]> =>
   (
-    await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { updatedAt: 'desc' }, fields: ['id'] })
+    await em.find(DocketRow, { state: { $ne: 'closed' } }, { orderBy: { changed: 'desc' }, fields: ['id'] })
   ).map(({ id }) => id);
 
 /** A docket on the counter as it is; null where it is there no more. */

@@ -13,7 +13,10 @@ import type { ChangeLine, DocketState, DocketView } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { randomUUID } from 'node:crypto';
 import { notFound, problem } from '../problem.ts';
+import { rawRows } from './catalogueRows.ts';
+import { contentHash, differenceOf } from './contentHash.ts';
 import { columnsOf } from './docketRows.ts';
+import { KeyedMutex } from './keyedMutex.ts';
 import { knowledgeFor, today } from './catalogueStore.ts';
 import { countHere, entryFor, putEntry, type Counter } from './ledgerStore.ts';
 import { ChangeRow, DocketRow } from './entities.ts';
@@ -23,14 +26,18 @@ import { orderOf, settleDocket, type ShelfDay } from './shelfStore.ts';
 import { shopSettings } from './shopStore.ts';
 
 const EDITS = { kind: { $in: ['create', 'edit'] } };
-/** A change meets another in between: it is put on top of that one, so many times. */
-const MOST_TRIES = 5;
+/** An erasure may rewrite a docket while a change of it is calculated: the change is then prepared again. */
+const MAXIMUM_TRIES = 3;
+/** Changes of one docket are made one after another; a server has its database for itself. */
+const locks = new KeyedMutex();
 
 /** What a change says of itself. */
 export interface Change {
   readonly label: string;
   /** The name its maker gave it: one that comes twice is made once. */
   readonly changeId?: string | null;
+  /** What was sent under that name; another content under the same name is refused. */
+  readonly content?: unknown;
   /** When; only given when a scenario is laid out in the past. */
   readonly at?: Date;
 }
@@ -38,8 +45,20 @@ export interface Change {
 interface NewDocket {
   /** The name its maker gave it: one that comes twice is opened once. */
   readonly id?: string | null;
+  /** What it is opened from; another content under the same name is refused. */
+  readonly content?: unknown;
   readonly at?: Date;
 }
+
+/** Something else that is written in the same transaction as a change. What it throws undoes both. */
+type Also = (tx: EntityManager) => Promise<void>;
+
+const usedAlready = (what: string) =>
+  problem(
+    409,
+    'Id used already',
+    `this ${what} has the id of another one with other content; nothing was changed. Send it under a new id.`,
+  );
 
 /** Reckons advice for a docket. */
 export type Adviser = (em: EntityManager, docket: Docket) => Promise<Advice>;
@@ -53,6 +72,25 @@ interface Step {
   readonly parent: number | null;
 }
 
+/** A change of one docket: which, what it says of itself, and what it makes of the docket as it stands. */
+interface Write {
+  readonly id: string;
+  readonly change: Change;
+  readonly made: (row: DocketRow) => Promise<Step>;
+  /** What was sent, compared where the change has an id. */
+  readonly content: (row: DocketRow) => Promise<unknown>;
+}
+
+/** A change with everything calculated and nothing written. */
+interface Prepared extends Write {
+  readonly row: DocketRow;
+  readonly step: Step;
+  readonly advice: Advice;
+  readonly before: Docket;
+  readonly entry: LedgerEntry | null | undefined;
+  readonly contentHash: string | null;
+}
+
 /** Dockets with their history. Advice is reckoned before anything is written: nobody waits for it with the database held. */
 export class DocketStore {
   constructor(
@@ -63,15 +101,24 @@ export class DocketStore {
     private readonly counter: Counter = countHere,
   ) {}
 
-  /** Opens a docket; one whose id is known already is given as it is. */
-  async create(docket: Docket, { id, at = new Date() }: NewDocket = {}): Promise<DocketView> {
-    const known = id ? await this.em.findOne(DocketRow, { id }) : null;
+  /**
+   * Opens a docket; one whose id is known already is returned as it is.
+   * @throws problem 409 where the id belongs to a docket that was opened from something else
+   */
+  async create(docket: Docket, { id, content, at = new Date() }: NewDocket = {}): Promise<DocketView> {
+    const hash = id ? contentHash(content ?? docket) : null;
+    const twinOf = async (em: EntityManager): Promise<DocketRow | null> => {
+      const twin = id ? await em.findOne(DocketRow, { id }) : null;
+      if (twin?.contentHash && twin.contentHash !== hash) throw usedAlready('docket');
+      return twin;
+    };
+    const known = await twinOf(this.em);
     if (known) return this.view(known);
     const advice = await this.adviser(this.em, docket);
     let twin: DocketRow | null = null;
     let moved = false;
     const row = await this.em.transactional(async (tx) => {
-      twin = id ? await tx.findOne(DocketRow, { id }) : null;
+      twin = await twinOf(tx);
       if (twin) return twin;
       const [last] = await tx.find(
         DocketRow,
@@ -86,6 +133,8 @@ export class DocketStore {
         createdAt: at,
         updatedAt: at,
         closedAt: null,
+        changed: await nextChange(tx),
+        contentHash: hash,
         ...columnsOf(docket, advice),
         ...(await documentOf(tx, docket)),
       });
@@ -121,24 +170,62 @@ export class DocketStore {
    * @throws Problem 409 with what both changed differently, for a person to choose.
    */
   save(id: string, version: number, docket: Docket, change: Change): Promise<DocketView> {
-    return this.write(id, change, async (row) => ({
-      docket: row.version === version ? docket : await this.together(row, version, docket),
-      kind: 'edit',
-      label: change.label,
-      content: null,
-      parent: row.content,
-    }));
+    return this.write({
+      id,
+      change,
+      content: async (row) => [change.label, differenceOf(await this.madeOn(row, version), docket)],
+      made: async (row) => ({
+        docket: row.version === version ? docket : await this.together(row, version, docket),
+        kind: 'edit',
+        label: change.label,
+        content: null,
+        parent: row.content,
+      }),
+    });
   }
 
-  /** Changes a docket as it stands, whatever its version: words that are heard on it. */
-  hear(id: string, heard: (docket: Docket) => Promise<Docket>, change: Change): Promise<DocketView> {
-    return this.write(id, change, async (row) => ({
-      docket: await heard(await docketOf(this.em, row.document)),
-      kind: 'edit',
-      label: change.label,
-      content: null,
-      parent: row.content,
-    }));
+  /**
+   * Changes a docket as it stands, whatever its version: words that are heard on it.
+   * @param also is written in the same transaction
+   */
+  hear(
+    id: string,
+    heard: (docket: Docket) => Promise<Docket>,
+    change: Change,
+    also?: Also,
+  ): Promise<DocketView> {
+    return this.write(this.heard(id, heard, change), also);
+  }
+
+  /** Changes two dockets as they stand, in one transaction: both changes are made, or neither. Returns the second one. */
+  hearBoth(
+    first: readonly [id: string, heard: (docket: Docket) => Docket, label: string],
+    second: readonly [id: string, heard: (docket: Docket) => Docket, label: string],
+    { changeId, content }: Pick<Change, 'changeId' | 'content'>,
+  ): Promise<DocketView> {
+    const writes = [first, second].map(([id, heard, label]) =>
+      this.heard(id, (docket) => Promise.resolve(heard(docket)), {
+        label,
+        ...(changeId === undefined ? {} : { changeId }),
+        content,
+      }),
+    );
+    return this.writeAll(writes);
+  }
+
+  private heard(id: string, heard: (docket: Docket) => Promise<Docket>, change: Change): Write {
+    return {
+      id,
+      change,
+      content: () => Promise.resolve(change.content ?? change.label),
+      made: async (row) => ({
+        docket: await heard(await docketOf(this.em, row.document)),
+        kind: 'edit',
+        label: change.label,
+        content: null,
+        parent: row.content,
+      }),
+    };
   }
 
   /**
@@ -151,7 +238,7 @@ export class DocketStore {
     direction: 'undo' | 'redo',
     changeId?: string | null,
   ): Promise<DocketView> {
-    return this.write(id, { label: '', changeId }, async (row) => {
+    const made = async (row: DocketRow): Promise<Step> => {
       if (row.version !== version) throw await this.changedMeanwhile(row, version, null, []);
       const current = await this.em.findOne(ChangeRow, { docketId: id, version: row.content });
       const target =
@@ -179,7 +266,9 @@ export class DocketStore {
         content: target.version,
         parent: null,
       };
-    });
+    };
+    const change = { label: '', ...(changeId === undefined ? {} : { changeId }) };
+    return this.write({ id, change, made, content: () => Promise.resolve(direction) });
   }
 
   async history(id: string): Promise<ChangeLine[]> {
@@ -296,57 +385,124 @@ export class DocketStore {
     }
   }
 
-  /** Reckons what a change makes of the docket as it stands and writes it, unless another came between: then anew. */
-  private async write(
-    id: string,
-    { changeId, at = new Date() }: Change,
-    made: (row: DocketRow) => Promise<Step>,
-  ): Promise<DocketView> {
-    for (let tries = 0; tries < MOST_TRIES; tries++) {
-      const row = await this.load(id);
-      if (changeId && (await this.em.findOne(ChangeRow, { changeId }))) return this.view(row);
-      const step = await made(row);
-      const advice = await this.adviser(this.em, step.docket);
-      const { version } = row;
-      const before = await docketOf(this.em, row.document);
-      const { chosen } = before;
-      const entry =
-        step.docket.outcome || before.outcome ? await this.entry(row, step.docket, at) : undefined;
-      let moved = false;
-      const written = await this.em.transactional(async (tx) => {
-        const now = await tx.findOne(DocketRow, { id }, { refresh: true });
-        if (now?.version !== version) return false;
-        const next = version + 1;
-        const content = step.content ?? next;
-        tx.assign(now, {
-          ...columnsOf(step.docket, advice),
-          ...(await documentOf(tx, step.docket)),
-          version: next,
-          content,
-          updatedAt: at,
-          closedAt: step.docket.outcome ? (now.closedAt ?? at) : null,
-        });
-        tx.create(ChangeRow, {
-          docketId: id,
-          version: next,
-          content,
-          parent: step.parent,
-          kind: step.kind,
-          label: step.label,
-          changeId: changeId ?? null,
-          document: now.document,
-          at,
-        });
-        if (step.docket.chosen && !isSame(step.docket.chosen, chosen))
-          await keepAdvice(tx, id, next, { docket: step.docket, advice }, at);
-        await tx.flush();
-        moved = await settleDocket(tx, id, step.docket, await this.day(tx), at);
-        if (entry !== undefined && (await putEntry(tx, id, entry, now.personId ?? null))) moved = true;
-        return true;
-      });
-      if (written && moved) this.moved();
-      if (written) return this.view(await this.load(id), advice);
-    }
-    throw problem(503, 'Busy', 'others change this docket at the same time; try again in a moment');
+  /** The document a change was made on; null where the docket has no such version. */
+  private async madeOn(row: DocketRow, version: number): Promise<Docket | null> {
+    if (row.version === version) return docketOf(this.em, row.document);
+    const base = await this.em.findOne(ChangeRow, { docketId: row.id, version });
+    return base && docketOf(this.em, base.document);
+  }
+
+  private write(write: Write, also?: Also): Promise<DocketView> {
+    return this.writeAll([write], also);
+  }
+
+  /**
+   * Calculates what changes make of their dockets as they stand, then writes all of them in one transaction. Returns the
+   * last docket.
+   */
+  private writeAll(writes: readonly Write[], also?: Also): Promise<DocketView> {
+    return locks.run(
+      writes.map(({ id }) => id),
+      async () => {
+        for (let tries = 0; tries < MAXIMUM_TRIES; tries++) {
+          const prepared: Prepared[] = [];
+          for (const write of writes) {
+            const each = await this.prepare(write);
+            if (each) prepared.push(each);
+          }
+          const last = writes[writes.length - 1] as Write;
+          // All of it was done already.
+          if (prepared.length === 0) return this.view(await this.load(last.id));
+          const written = await this.commit(prepared, also);
+          if (!written) continue;
+          const advice = prepared.find(({ id }) => id === last.id)?.advice;
+          return this.view(await this.load(last.id), advice);
+        }
+        throw problem(503, 'Busy', 'others change this docket at the same time; try again in a moment');
+      },
+    );
+  }
+
+  /**
+   * Calculates one change. Null where it was made already.
+   * @throws problem 409 where its id belongs to a change with other content
+   */
+  private async prepare(write: Write): Promise<Prepared | null> {
+    const { id, change, made, content } = write;
+    const row = await this.load(id);
+    const hash = change.changeId ? contentHash(await content(row)) : null;
+    const known = change.changeId
+      ? await this.em.findOne(ChangeRow, { docketId: id, changeId: change.changeId })
+      : null;
+    if (known?.contentHash && known.contentHash !== hash) throw usedAlready('change');
+    if (known) return null;
+    const step = await made(row);
+    const advice = await this.adviser(this.em, step.docket);
+    const before = await docketOf(this.em, row.document);
+    const entry =
+      step.docket.outcome || before.outcome
+        ? await this.entry(row, step.docket, change.at ?? new Date())
+        : undefined;
+    return { ...write, row, step, advice, before, entry, contentHash: hash };
+  }
+
+  /** Writes what was calculated in one transaction. False where a docket is not as it was calculated for. */
+  private async commit(prepared: readonly Prepared[], also?: Also): Promise<boolean> {
+    let moved = false;
+    const written = await this.em.transactional(async (tx) => {
+      for (const each of prepared) {
+        const now = await tx.findOne(DocketRow, { id: each.id }, { refresh: true });
+        if (now?.version !== each.row.version || now.document !== each.row.document) return false;
+      }
+      for (const each of prepared) moved = (await this.commitOne(tx, each)) || moved;
+      await also?.(tx);
+      return true;
+    });
+    if (written && moved) this.moved();
+    return written;
+  }
+
+  /** Writes one change. Says whether anything elsewhere may be advised otherwise by it. */
+  private async commitOne(
+    tx: EntityManager,
+    { id, row, step, change, advice, before, entry, contentHash: hash }: Prepared,
+  ): Promise<boolean> {
+    const at = change.at ?? new Date();
+    const now = await tx.findOneOrFail(DocketRow, { id });
+    const next = row.version + 1;
+    const content = step.content ?? next;
+    tx.assign(now, {
+      ...columnsOf(step.docket, advice),
+      ...(await documentOf(tx, step.docket)),
+      version: next,
+      content,
+      updatedAt: at,
+      changed: await nextChange(tx),
+      closedAt: step.docket.outcome ? (now.closedAt ?? at) : null,
+    });
+    tx.create(ChangeRow, {
+      docketId: id,
+      version: next,
+      content,
+      parent: step.parent,
+      kind: step.kind,
+      label: step.label,
+      changeId: change.changeId ?? null,
+      contentHash: hash,
+      document: now.document,
+      at,
+    });
+    if (step.docket.chosen && !isSame(step.docket.chosen, before.chosen))
+      await keepAdvice(tx, id, next, { docket: step.docket, advice }, at);
+    await tx.flush();
+    let moved = await settleDocket(tx, id, step.docket, await this.day(tx), at);
+    if (entry !== undefined && (await putEntry(tx, id, entry, now.personId ?? null))) moved = true;
+    return moved;
   }
 }
+
+/** The number of the next change of any docket. */
+const nextChange = async (tx: EntityManager): Promise<number> => {
+  const [row] = await rawRows(tx, 'select coalesce(max(changed), 0) + 1 as next from docket');
+  return Number(row?.next);
+};

@@ -4,7 +4,7 @@ import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 export const DocketRow = defineEntity({
   name: 'DocketRow',
   tableName: 'docket',
-  indexes: [{ properties: ['state', 'updatedAt'] }],
+  indexes: [{ properties: ['state', 'changed'] }],
   properties: {
     id: p.string().primary(),
     number: p.integer().unique(),
@@ -29,6 +29,10 @@ export const DocketRow = defineEntity({
     document: p.text(),
     createdAt: p.datetime().index(),
     updatedAt: p.datetime().index(),
+    /** Counts up with every change of any docket: the order of lists, whatever the clock says. */
+    changed: p.integer().default(0).index(),
+    /** What it was opened from, so that one sent twice is opened once; null where nobody named it. */
+    contentHash: p.string().nullable(),
     closedAt: p.datetime().nullable().index(),
   },
 });
@@ -38,7 +42,7 @@ export type DocketRow = InferEntity<typeof DocketRow>;
 export const ChangeRow = defineEntity({
   name: 'ChangeRow',
   tableName: 'docket_change',
-  uniques: [{ properties: ['docketId', 'version'] }],
+  uniques: [{ properties: ['docketId', 'version'] }, { properties: ['docketId', 'changeId'] }],
   indexes: [
     {
       name: 'docket_change_person',
@@ -54,7 +58,9 @@ export const ChangeRow = defineEntity({
     kind: p.string(),
     label: p.string(),
     /** The name its maker gave it: one that is sent twice is made once. */
-    changeId: p.string().nullable().unique(),
+    changeId: p.string().nullable(),
+    /** What was sent under that name. */
+    contentHash: p.string().nullable(),
     document: p.text(),
     at: p.datetime(),
   },
@@ -190,7 +196,26 @@ export type SupplierLineRow = InferEntity<typeof SupplierLineRow>;
 export const ReceiptRow = defineEntity({
   name: 'ReceiptRow',
   tableName: 'supplier_receipt',
-  properties: { id: p.string().primary(), orderId: p.string().index(), at: p.datetime() },
+  properties: {
+    id: p.string().primary(),
+    orderId: p.string().index(),
+    at: p.datetime(),
+    contentHash: p.string().nullable(),
+  },
+});
+
+/** An order that was sent to a supplier by wire and whose answer is not written down yet. */
+export const WireOutboxRow = defineEntity({
+  name: 'WireOutboxRow',
+  tableName: 'wire_outbox',
+  properties: {
+    orderId: p.string().primary(),
+    /** The message, as JSON. */
+    sent: p.text(),
+    at: p.datetime(),
+    /** Why there is no answer; null while one may still come. */
+    problem: p.string().nullable(),
+  },
 });
 
 /** The advice as it stood when something was taken, with the numbers it was given under. Rows are only ever added. */
@@ -348,6 +373,7 @@ export const ENTITIES = [
   SupplierOrderRow,
   SupplierLineRow,
   ReceiptRow,
+  WireOutboxRow,
   GivenAdviceRow,
   PersonRow,
   ErasureRow,

@@ -4,6 +4,7 @@ import type { Body } from '@hardy/core/contract';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { notFound, problem } from '../problem.ts';
 import { catalogueRows, marks, rawRows } from './catalogueRows.ts';
+import { contentHash } from './contentHash.ts';
 import { ReceiptRow, SupplierLineRow, SupplierOrderRow } from './entities.ts';
 import { keepFor, letGo, receivePieces } from './shelfStore.ts';
 
@@ -132,6 +133,12 @@ export const sendOrder = (
 ): Promise<SupplierOrder> =>
   em.transactional(async (tx) => {
     const known = id ? await tx.findOne(SupplierOrderRow, { id }) : null;
+    if (known && known.supplier !== supplier)
+      throw problem(
+        409,
+        'Id used already',
+        'this id belongs to an order to another supplier; nothing was ordered',
+      );
     if (known) return supplierOrder(tx, known.id);
     await letGo(tx, today, at);
     const wanted = (await toOrder(tx, today)).find((each) => each.supplier === supplier);
@@ -211,10 +218,14 @@ export const receiveOrder = (
   at: Date = new Date(),
 ): Promise<SupplierOrder> =>
   em.transactional(async (tx) => {
-    if (await tx.findOne(ReceiptRow, { id: receipt })) return supplierOrder(tx, id);
+    const hash = contentHash({ id, lines, close });
+    const known = await tx.findOne(ReceiptRow, { id: receipt });
+    if (known && (known.orderId !== id || (known.contentHash && known.contentHash !== hash)))
+      throw problem(409, 'Id used already', 'this id belongs to another delivery; nothing was booked');
+    if (known) return supplierOrder(tx, id);
     const order = await load(tx, id);
     if (order.state === 'closed') throw problem(409, 'Closed', 'this order is closed already');
-    tx.create(ReceiptRow, { id: receipt, orderId: id, at });
+    tx.create(ReceiptRow, { id: receipt, orderId: id, at, contentHash: hash });
     for (const { partNumber, quantity } of lines) {
       const rows = await linesOf(tx, id, partNumber);
       const most = rows.reduce((sum, line) => sum + line.quantity - line.received, 0);

@@ -7,6 +7,7 @@ import { Migration006Sale } from './Migration006Sale.ts';
 import { Migration007People } from './Migration007People.ts';
 import { Migration008Ledger } from './Migration008Ledger.ts';
 import { Migration009Practice } from './Migration009Practice.ts';
+import { Migration010Whole } from './Migration010Whole.ts';
 
 /** All migrations, oldest first. Listed by hand so that no folder is scanned at start. */
 export const MIGRATIONS = [
@@ -19,4 +20,5 @@ export const MIGRATIONS = [
   Migration007People,
   Migration008Ledger,
   Migration009Practice,
+  Migration010Whole,
 ];
