@@ -43,7 +43,7 @@ const PACKAGES = {
   // Its faults follow from physics: it must not learn from the tables it tries. Seeded chance alone.
   'bench-vehicle': ['core/src/doors/chance\\.ts$'],
   // The client of a device is what a real one would meet: standards, not our vehicle. Only the bench is ours, and its words.
-  devices: ['core/src/doors/bench\\.ts$'],
+  devices: ['core/src/doors/(bench|limits)\\.ts$'],
   'stand-ins': ['core/', 'bench-vehicle/', 'devices/', 'practice/'],
   practice: ['core/', 'bench-vehicle/'],
   web: ['core/'],

@@ -27,6 +27,7 @@ import { readingRoutes } from './routes/reading.ts';
 import { setupRoutes } from './routes/setup.ts';
 import { practiceCounter } from './practice/practiceCounter.ts';
 import { forgetWords } from './store/partStore.ts';
+import { resumeWire } from './store/wireOutbox.ts';
 import { TurnedDockets } from './turnedDockets.ts';
 
 /** Everything the page may load comes from here: no network at run time. */
@@ -120,6 +121,9 @@ export const createApp = ({
   }
   return {
     app,
+    async resume() {
+      await Promise.all([turned.resume(), resumeWire(orm.em.fork(), desk.sendOrder, wrong)]);
+    },
     forget: () => advising.forget(),
     async close() {
       await Promise.all([turned.close(), imports.close(), backups?.close(), practice?.close()]);

@@ -8,6 +8,8 @@ import type { Store } from './store/openStore.ts';
 export interface Served {
   readonly app: Koa;
   readonly close: () => Promise<void>;
+  /** Goes on with what a server that ended before left undone; called once it listens. */
+  readonly resume: () => Promise<void>;
   /** Forgets what it reckoned: its catalogue or its settings were changed from outside. */
   readonly forget: () => void;
 }

@@ -78,7 +78,7 @@ export const start = async (options: Options): Promise<Running> => {
   try {
     if (scenario) await seedScenario(store, scenario, new Date(), year);
     await pool.ready;
-    const { app, close } = createApp({
+    const { app, close, resume } = createApp({
       store,
       pool,
       backups: keeper,
@@ -87,6 +87,7 @@ export const start = async (options: Options): Promise<Running> => {
     });
     const server = await listen(app, port);
     keeper?.begin();
+    const resumed = resume().catch(logFault);
     const bound = server.address();
     return {
       address: `http://${HOST}:${typeof bound === 'object' && bound ? bound.port : port}`,
@@ -97,6 +98,7 @@ export const start = async (options: Options): Promise<Running> => {
         const timer = setTimeout(() => server.closeAllConnections(), GRACE_MS);
         await closed;
         clearTimeout(timer);
+        await resumed;
         await close();
         await store.close();
       },

@@ -3,10 +3,14 @@ import type { Turned, TurnedAnswer } from '@hardy/core/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/better-sqlite';
 import { setImmediate } from 'node:timers/promises';
 import { detached } from './requestScope.ts';
+import { SettingRow } from './store/entities.ts';
+import { shopView } from './store/shopStore.ts';
 import { currentDocket, currentIds, refreshLines } from './store/docketLines.ts';
 
 /** Of so many dockets, the newest, a change tells what it turned; the lines of the others follow after. */
 const MOST_TOLD = 40;
+/** Where the database says which version of the settings its lists show. */
+const LINES_OF = 'lines-of-shop';
 
 /** Works out what a change of the settings did to the dockets on the counter, one by one, while others are served. */
 export class TurnedDockets {
@@ -22,6 +26,14 @@ export class TurnedDockets {
 
   state(): TurnedAnswer {
     return this.answer;
+  }
+
+  /** Begins where a server that ended left off: the lists follow the settings as they are now. */
+  async resume(): Promise<void> {
+    const em = this.orm.em.fork();
+    const { version } = await shopView(em);
+    const row = await em.findOne(SettingRow, { key: LINES_OF });
+    if (version > 0 && Number(row?.value ?? 0) < version) this.begin(version);
   }
 
   /** Begins anew for a version: what was under way for an older one is left. */
@@ -70,6 +82,7 @@ export class TurnedDockets {
         done: false,
       };
     }
+    await this.orm.em.fork().upsert(SettingRow, { key: LINES_OF, value: String(version) });
     this.answer = { ...this.answer, done: true };
   }
 }

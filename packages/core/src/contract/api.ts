@@ -19,7 +19,7 @@ import {
 import { WeakPlace } from '../vocabulary/weakPlace.ts';
 import { IntakeReading } from '../vocabulary/intakeReading.ts';
 import { TOOLS } from '../vocabulary/partFigures.ts';
-import { LONGEST } from '../vocabulary/longest.ts';
+import { LONGEST, MOST_ORDER_LINES } from '../vocabulary/longest.ts';
 import { SupplierOrder, SupplierOrderFile, ToOrder } from '../vocabulary/supplierOrder.ts';
 import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
@@ -213,7 +213,7 @@ export const API = {
           z.strictObject({ partNumber: orderedNumber, quantity: pieces, promised: z.iso.date().nullish() }),
         )
         .min(1)
-        .max(500),
+        .max(MOST_ORDER_LINES),
     }),
     answer: SupplierOrder,
   },
@@ -221,7 +221,7 @@ export const API = {
     body: z.strictObject({
       /** A name its maker gives it: sent twice it is booked once. */
       id: made,
-      lines: z.array(z.strictObject({ partNumber: orderedNumber, quantity: pieces })).max(500),
+      lines: z.array(z.strictObject({ partNumber: orderedNumber, quantity: pieces })).max(MOST_ORDER_LINES),
       close: z.boolean(),
     }),
     answer: SupplierOrder,

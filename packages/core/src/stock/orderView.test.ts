@@ -100,6 +100,7 @@ describe('the file a supplier gets', () => {
       supplierName: 'The Depot',
       state: 'sent',
       sentAt: '2026-11-26T10:00:00.000Z',
+      unanswered: null,
       lines: [line(1, 'A', 1), line(2, 'B', 2), line(3, 'A', 3)],
     },
     'Harbour Parts Counter',

@@ -30,5 +30,7 @@ export const LONGEST = {
 export const MOST_CENTS = 1e9;
 /** Pieces in a line of an order. */
 export const MOST_PIECES = 100;
+/** Lines of an order to a supplier, over all dockets that wait for it. */
+export const MOST_ORDER_LINES = 5000;
 /** Pieces on a shelf. */
 export const MOST_STOCK = 1_000_000;

@@ -34,6 +34,8 @@ export const SupplierOrder = z.object({
   state: SupplierOrderState,
   sentAt: z.iso.datetime(),
   lines: z.array(SupplierOrderLine),
+  /** It was sent by wire and no answer is written down yet; null otherwise. */
+  unanswered: z.object({ at: z.iso.datetime(), problem: z.string().nullable() }).nullable(),
 });
 export type SupplierOrder = z.infer<typeof SupplierOrder>;
 

@@ -28,12 +28,14 @@ export interface Bench {
 
 /** A life must be found that fits: that may take some seconds. */
 const PATIENCE_MS = 15_000;
+/** How it stands is told at once: whoever looks at all devices does not wait longer for one that hangs. */
+const LOOK_MS = 3000;
 
 export const benchAt = (url: string): Bench => {
-  const ask = <S extends z.ZodType>(path: string, answer: S, body?: unknown) =>
-    askJson({ name: 'bench', url: `${url}${path}`, answer, body, withinMs: PATIENCE_MS });
+  const ask = <S extends z.ZodType>(path: string, answer: S, body?: unknown, withinMs = PATIENCE_MS) =>
+    askJson({ name: 'bench', url: `${url}${path}`, answer, body, withinMs });
   return {
-    state: () => ask('/state', BenchState),
+    state: () => ask('/state', BenchState, undefined, LOOK_MS),
     bus: async () => (await ask('/frame-log', BenchBus)).log,
     put: (vehicle) => ask('/vehicle', BenchState, vehicle),
     drive: (drive) => ask('/drive', BenchState, { drive }),

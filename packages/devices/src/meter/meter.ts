@@ -109,7 +109,7 @@ const linesOf = (stream: ByteStream) => {
   const decoder = new TextDecoder();
   return {
     async next(withinMs: number, signal?: AbortSignal): Promise<string> {
-      const until = Date.now() + withinMs;
+      const until = performance.now() + withinMs;
       for (;;) {
         const end = kept.indexOf('\n');
         if (end >= 0) {
@@ -119,7 +119,7 @@ const linesOf = (stream: ByteStream) => {
         }
         if (kept.length > MOST_LINE)
           throw new DeviceTrouble('garbage', 'The meter sends a line without end. Is it the right device?');
-        const left = until - Date.now();
+        const left = until - performance.now();
         if (left <= 0) throw new DeviceTrouble('silent', 'The meter did not answer in time.');
         const bytes = await stream.read(left, signal);
         if (bytes === null) throw new DeviceTrouble('gone', 'The meter hung up. Is its cable still in?');

@@ -69,8 +69,10 @@ export const openReader = async (
   const frames = framesOf(stream);
   try {
     stream.write(encodeFrame({ type: TYPE.activationRequest, payload: activation() }));
+    // Other messages may come before the answer; they do not make the wait any longer.
+    const until = performance.now() + patience.answerMs;
     for (;;) {
-      const frame = await frames.next(patience.answerMs, signal);
+      const frame = await frames.next(Math.max(0, until - performance.now()), signal);
       if (frame.type === TYPE.headerRefused)
         throw new DeviceTrouble(
           'refused',
@@ -94,10 +96,12 @@ export const openReader = async (
     const service = data[0] as number;
     stream.write(encodeMessage({ from: TESTER, to: of.address, data: Uint8Array.from(data) }));
     let patienceMs = patience.answerMs;
-    const until = Date.now() + patience.pendingMs;
+    const until = performance.now() + patience.pendingMs;
     for (let others = 0; others < MOST_OTHERS;) {
-      const frame = await frames.next(patienceMs, stop);
+      // Messages of others, however many, do not make the wait any longer.
+      const frame = await frames.next(Math.max(0, Math.min(patienceMs, until - performance.now())), stop);
       if (frame.type === TYPE.aliveRequest) {
+        others++;
         stream.write(
           encodeFrame({ type: TYPE.aliveResponse, payload: Uint8Array.of(TESTER >> 8, TESTER & 0xff) }),
         );
@@ -114,7 +118,7 @@ export const openReader = async (
       if (first === SERVICE.refused && second === service) {
         if (third !== REFUSAL.pending)
           throw new DeviceTrouble('refused', `${of.name}: ${refusalInWords(third ?? 0)}.`);
-        patienceMs = until - Date.now();
+        patienceMs = until - performance.now();
         if (patienceMs <= 0)
           throw new DeviceTrouble('silent', `${of.name} says again and again that it is not ready.`);
         continue;
@@ -176,11 +180,11 @@ const framesOf = (stream: ByteStream) => {
   const ready: Frame[] = [];
   return {
     async next(withinMs: number, signal?: AbortSignal): Promise<Frame> {
-      const until = Date.now() + withinMs;
+      const until = performance.now() + withinMs;
       for (;;) {
         const frame = ready.shift();
         if (frame) return frame;
-        const left = until - Date.now();
+        const left = until - performance.now();
         if (left <= 0) throw new DeviceTrouble('silent', `The ${NAME} did not answer in time.`);
         const bytes = await stream.read(left, signal);
         if (bytes === null) throw new DeviceTrouble('gone', `The ${NAME} hung up. Is its cable still in?`);

@@ -1,8 +1,9 @@
+import { LONGEST, MOST_ORDER_LINES } from '@hardy/core/limits';
 import { z } from 'zod';
 
 /* What a supplier's service is asked and answers, as JSON over HTTP. Money in hundredths of the currency, whole. */
 
-const partNumber = z.string().min(1).max(40);
+const partNumber = z.string().min(1).max(LONGEST.partNumber);
 const pieces = z.number().int().min(0).max(100_000);
 const cents = z.number().int().min(0).max(1e10);
 const version = z.literal(1);
@@ -53,7 +54,7 @@ export const SupplierWireOrder = z.strictObject({
       }),
     )
     .min(1)
-    .max(500),
+    .max(MOST_ORDER_LINES),
   /** Whether it is ordered at today's prices, whatever was said before. */
   atTodaysPrices: z.boolean(),
 });
@@ -80,6 +81,6 @@ export const SupplierAnswer = z.object({
   reference: z.string().min(1).max(80).nullable(),
   /** `prices-changed`: nothing was ordered, since a price is another than was said. */
   state: z.enum(['confirmed', 'prices-changed']),
-  lines: z.array(Line).max(1000),
+  lines: z.array(Line).max(2 * MOST_ORDER_LINES),
 });
 export type SupplierAnswer = z.infer<typeof SupplierAnswer>;

@@ -1,9 +1,12 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
+import { LONGEST } from '@hardy/core/limits';
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { z } from 'zod';
 import { supplierAt } from '../supplier/supplierClient.ts';
-import type { SupplierAnswer, SupplierWireOrder } from '../supplier/supplierMessages.ts';
+import { SupplierWireOrder, type SupplierAnswer } from '../supplier/supplierMessages.ts';
 import { askJson } from './askJson.ts';
 import { DeviceTrouble } from './deviceTrouble.ts';
 
@@ -22,8 +25,10 @@ const serve = (act: RequestListener): Promise<string> =>
       resolve(`http://127.0.0.1:${(server.address() as AddressInfo).port}`),
     );
   });
-const ask = (url: string, signal?: AbortSignal) =>
-  askJson({ name: 'depot', url, answer: z.object({ n: z.number() }), withinMs: 300, signal });
+/** Far above what an answer takes on a busy machine: only what never comes may be late. */
+const LONG_MS = 60_000;
+const ask = (url: string, { signal, withinMs = LONG_MS }: { signal?: AbortSignal; withinMs?: number } = {}) =>
+  askJson({ name: 'depot', url, answer: z.object({ n: z.number() }), withinMs, signal });
 const trouble = async (asked: Promise<unknown>): Promise<DeviceTrouble> => {
   const error = await asked.then(
     () => null,
@@ -59,10 +64,28 @@ describe('a service that speaks JSON', () => {
     expect(await trouble(ask(refusing))).toMatchObject({ kind: 'refused', message: 'Closed on Sundays.' });
     expect((await trouble(ask(await serve((_, res) => res.writeHead(500).end('{}'))))).kind).toBe('refused');
     const silent = await serve(() => undefined);
-    expect((await trouble(ask(silent))).kind).toBe('silent');
+    expect((await trouble(ask(silent, { withinMs: 50 }))).kind).toBe('silent');
     const stop = new AbortController();
-    setTimeout(() => stop.abort(), 30);
-    expect((await trouble(ask(silent, stop.signal))).kind).toBe('stopped');
+    const asked = trouble(ask(silent, { signal: stop.signal }));
+    stop.abort();
+    expect((await asked).kind).toBe('stopped');
+    expect((await trouble(ask(silent, { signal: stop.signal }))).kind).toBe('stopped');
+  });
+  test('one that trickles without end is ended by its time, whatever garbage is collected meanwhile', async () => {
+    setFlagsFromString('--expose-gc');
+    const collect = runInNewContext('gc') as () => void;
+    let trickling = 0;
+    const url = await serve((_, res) => {
+      res.writeHead(200);
+      const timer = setInterval(() => {
+        trickling++;
+        res.write(' ');
+        collect();
+      }, 5);
+      res.on('close', () => clearInterval(timer));
+    });
+    expect((await trouble(ask(url, { withinMs: 300 }))).kind).toBe('silent');
+    expect(trickling).toBeGreaterThan(0);
   });
 });
 
@@ -95,7 +118,7 @@ describe('an order by wire', () => {
     ...more,
   });
   const sent = async (said: SupplierAnswer) =>
-    supplierAt(await serve((_, res) => res.end(JSON.stringify(said))), 300).order(order);
+    supplierAt(await serve((_, res) => res.end(JSON.stringify(said))), LONG_MS).order(order);
 
   test('an answer about it is taken, a line told twice alike once', async () => {
     expect((await sent(answer({ lines: [line, line] }))).lines).toEqual([line]);
@@ -120,7 +143,21 @@ describe('an order by wire', () => {
         else res.end(JSON.stringify(answer({})));
       });
     });
-    expect((await supplierAt(url, 300).order(order)).reference).toBe('W-1');
+    expect((await supplierAt(url, LONG_MS).order(order)).reference).toBe('W-1');
     expect(ids).toEqual([order.id, order.id]);
+  });
+
+  test('takes as many lines, and as long a part number, as the catalogue and an order may have', async () => {
+    const partNumber = 'P'.repeat(LONGEST.partNumber);
+    const many = Array.from({ length: 501 }, (_, i) => ({
+      partNumber: `${partNumber.slice(4)}${1000 + i}`,
+      quantity: 1,
+      priceCents: null,
+    }));
+    expect(SupplierWireOrder.parse({ ...order, lines: many }).lines).toHaveLength(501);
+    expect(
+      SupplierWireOrder.safeParse({ ...order, lines: [{ ...many[0], partNumber: `${partNumber}X` }] })
+        .success,
+    ).toBe(false);
   });
 });

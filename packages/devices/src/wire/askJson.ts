@@ -1,5 +1,6 @@
 import type { ReadableStream } from 'node:stream/web';
 import { z } from 'zod';
+import { startDeadline } from './deadline.ts';
 import { DeviceTrouble } from './deviceTrouble.ts';
 
 interface Question<S extends z.ZodType> {
@@ -45,25 +46,26 @@ export const askJson = async <S extends z.ZodType>({
   withinMs,
   signal,
 }: Question<S>): Promise<z.output<S>> => {
-  const late = AbortSignal.timeout(withinMs);
+  const deadline = startDeadline(withinMs, signal);
   let status: number;
   let text: string;
   try {
-    const response = await fetch(url, {
+    const asked = fetch(url, {
       method: body === undefined ? 'GET' : 'POST',
       ...(body === undefined
         ? {}
         : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
       redirect: 'error',
-      signal: signal ? AbortSignal.any([signal, late]) : late,
-    });
-    status = response.status;
-    text = await readWhole(response, name);
+      signal: deadline.signal,
+    }).then(async (response) => [response.status, await readWhole(response, name)] as const);
+    [status, text] = await Promise.race([asked, deadline.ended]);
   } catch (error) {
     if (error instanceof DeviceTrouble) throw error;
     if (signal?.aborted) throw new DeviceTrouble('stopped', 'Stopped.');
-    if (late.aborted) throw new DeviceTrouble('silent', `The ${name} did not answer in time.`);
+    if (deadline.isLate()) throw new DeviceTrouble('silent', `The ${name} did not answer in time.`);
     throw new DeviceTrouble('unreachable', `The ${name} cannot be reached. Is it switched on?`);
+  } finally {
+    deadline.clear();
   }
   let said: unknown;
   try {

@@ -5,7 +5,9 @@ import {
   supplierAt,
   type Bench,
   type Quantity,
+  type SupplierAnswer,
   type SupplierService,
+  type SupplierWireOrder,
 } from '@hardy/devices';
 import { problem } from '../problem.ts';
 import { Conversation } from './conversation.ts';
@@ -116,6 +118,15 @@ export class DeviceDesk {
     if (!wire) throw notNamed(`service of the supplier ${id}`);
     return wire.talk.with(asked, () => act(wire.service), answered);
   }
+
+  /** Sends an order to a supplier's service; sent again under its id it is the same order. */
+  readonly sendOrder = (supplier: string, sent: SupplierWireOrder): Promise<SupplierAnswer> =>
+    this.supplier(
+      supplier,
+      `order ${sent.number}, ${sent.lines.length} parts`,
+      (service) => service.order(sent),
+      ({ reference, state }) => (reference ? `${reference}, ${state}` : state),
+    );
 
   /** Asks every device whether it is there; one that is not does not keep the others from being asked. */
   async find(): Promise<void> {

@@ -7,7 +7,7 @@ import { today } from '../store/catalogueStore.ts';
 import type { Store } from '../store/openStore.ts';
 import { letGo } from '../store/shelfStore.ts';
 import { shopSettings } from '../store/shopStore.ts';
-import { takeWireAnswer, wireOrderOf } from '../store/wireOrder.ts';
+import { sendByWire } from '../store/wireOutbox.ts';
 import {
   confirmOrder,
   receiveOrder,
@@ -68,15 +68,7 @@ export const orderRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDesk
 
   router.post('/orders/:id/wire', async (ctx) => {
     const { atTodaysPrices } = parse(API['POST /orders/:id/wire'].body, ctx.request.body);
-    const order = await supplierOrder(em(), id(ctx));
-    const sent = await wireOrderOf(em(), order, (await shopSettings(em())).name, atTodaysPrices);
-    const answer = await desk.supplier(
-      order.supplier,
-      `order ${order.number}, ${sent.lines.length} parts`,
-      (service) => service.order(sent),
-      ({ reference, state }) => (reference ? `${reference}, ${state}` : state),
-    );
-    ctx.body = await takeWireAnswer(em(), sent, answer);
+    ctx.body = await sendByWire(em(), id(ctx), atTodaysPrices, desk.sendOrder);
   });
 
   router.post('/orders/:id/receive', async (ctx) => {

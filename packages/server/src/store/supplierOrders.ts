@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { SUPPLIERS, type Supplier, type SupplierOrder, type ToOrder } from '@hardy/core';
 import type { Body } from '@hardy/core/contract';
+import { MOST_ORDER_LINES } from '@hardy/core/limits';
 import type { EntityManager } from '@mikro-orm/better-sqlite';
 import { notFound, problem } from '../problem.ts';
 import { catalogueRows, marks, rawRows } from './catalogueRows.ts';
 import { contentHash } from './contentHash.ts';
-import { ReceiptRow, SupplierLineRow, SupplierOrderRow } from './entities.ts';
+import { ReceiptRow, SupplierLineRow, SupplierOrderRow, WireOutboxRow } from './entities.ts';
 import { keepFor, letGo, receivePieces } from './shelfStore.ts';
 
 /** Parts whose file names no supplier are asked of whoever has them. */
@@ -76,6 +77,15 @@ const viewOf = async (em: EntityManager, rows: readonly SupplierOrderRow[]): Pro
     ).map((row) => [String(row.id), Number(row.number)]),
   );
   const suppliers = await suppliersOf(em);
+  const outbox = await em.find(
+    WireOutboxRow,
+    { orderId: { $in: rows.map(({ id }) => id) } },
+    { refresh: true },
+  );
+  const unanswered = (id: string) => {
+    const row = outbox.find(({ orderId }) => orderId === id);
+    return row ? { at: row.at.toISOString(), problem: row.problem ?? null } : null;
+  };
   return rows.map((row) => ({
     id: row.id,
     number: row.number,
@@ -83,6 +93,7 @@ const viewOf = async (em: EntityManager, rows: readonly SupplierOrderRow[]): Pro
     supplierName: nameOf(suppliers, row.supplier),
     state: row.state as SupplierOrder['state'],
     sentAt: row.sentAt.toISOString(),
+    unanswered: unanswered(row.id),
     lines: lines
       .filter(({ orderId }) => orderId === row.id)
       .map((line) => ({
@@ -161,7 +172,8 @@ export const sendOrder = (
       state: 'sent',
       sentAt: at,
     });
-    for (const { partNumber, description, docketId, quantity } of wanted.lines) {
+    // What does not fit into one order stays to be ordered.
+    for (const { partNumber, description, docketId, quantity } of wanted.lines.slice(0, MOST_ORDER_LINES)) {
       await keepFor(tx, docketId, partNumber);
       await tx.insert(SupplierLineRow, {
         orderId: made,

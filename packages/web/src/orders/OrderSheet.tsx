@@ -63,6 +63,13 @@ export function OrderSheet({ order, onConfirm, onReceive, onDone, byWire = false
           ))}
         </tbody>
       </table>
+      {order.unanswered && (
+        <p className="look-here" role="status">
+          Sent by wire {age(order.unanswered.at)} ago, no answer yet.{' '}
+          {order.unanswered.problem ?? 'It is still being asked for.'} Send it again, or ask by phone: the
+          supplier may have it.
+        </p>
+      )}
       <div className="answers">
         {onReceive && (
           <Button variant={byWire && order.state === 'sent' ? 'outlined' : 'contained'} onClick={onReceive}>
