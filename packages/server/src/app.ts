@@ -14,6 +14,7 @@ import { ImportDesk } from './catalogue/importDesk.ts';
 import { plainBody } from './plainBody.ts';
 import type { Served, Serving } from './serving.ts';
 import { problems } from './problem.ts';
+import { requestBody } from './requestBody.ts';
 import { requestScope } from './requestScope.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { customerRoutes } from './routes/customers.ts';
@@ -60,6 +61,7 @@ export const createApp = ({
   webFolder,
   devices = {},
   practises = true,
+  bodyLimits,
 }: Serving): Served => {
   const app = new Koa();
   app.on('error', (error: unknown) => {
@@ -82,6 +84,7 @@ export const createApp = ({
   // The shop’s own machine speaks plain HTTP to itself: nothing may turn that into https.
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(requestScope);
+  app.use(requestBody(bodyLimits));
   app.use(problems);
   app.use(gate);
   // The practice counter is this application on a database of its own: it reads its requests itself.

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { API } from '@hardy/core/contract';
 import { request } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import { openScenario } from './tests/openScenario.ts';
@@ -38,6 +39,46 @@ const json = { 'content-type': 'application/json' };
 const settings = async () => (await send({ path: '/api/shop' })).text;
 
 describe('a page of another site', () => {
+  test('is refused at every route, however it is spelled', async () => {
+    const before = await settings();
+    const spellings: Array<(path: string) => string> = [
+      (path) => path,
+      (path) => path.toUpperCase(),
+      (path) => path.replace('/api', '/Api'),
+      (path) => path.replace('/api', '/%61pi'),
+      (path) => path.replace('/api', '/ap%69'),
+      (path) => `/${path}`,
+      (path) => path.replace('/api', '/api/'),
+      (path) => `${path}/`,
+      (path) => path.replace('/api', '/./api'),
+      (path) => path.replace('/api', '/x/../api'),
+      (path) => path.replace('/api', '/api;v=1'),
+      (path) => path.replace('/api/', '/api%2f'),
+      (path) => path.replace('/api/', '\\api\\'),
+      (path) => `${path}?/x`,
+      (path) => `http://${home()}${path}`,
+    ];
+    const opened: string[] = [];
+    for (const name of Object.keys(API)) {
+      const [method = '', plain = ''] = name.split(' ');
+      const filled = plain.replace(/:\w+/g, 'x1');
+      for (const root of ['/api', '/practice/api'])
+        for (const spelled of spellings) {
+          const path = spelled(`${root}${filled}`);
+          const { status, headers, text } = await send({
+            method,
+            path,
+            headers: { host: home(), 'sec-fetch-site': 'cross-site', ...json },
+            ...(method === 'GET' || method === 'DELETE' ? {} : { body: '{}' }),
+          });
+          if (status < 400) opened.push(`${method} ${path}: ${status} ${text.slice(0, 60)}`);
+          expect(String(headers['cache-control'] ?? '')).not.toContain('public');
+        }
+    }
+    expect(opened).toEqual([]);
+    expect(await settings()).toBe(before);
+  });
+
   test('cannot reach the counter by a name of its own', async () => {
     for (const host of ['evil.example', `evil.example:${home().split(':')[1]}`, '127.0.0.1.evil.example']) {
       const { status, text } = await send({ headers: { host } });

@@ -2,6 +2,7 @@ import type Koa from 'koa';
 import type { WorkerPool } from './advising/workerPool.ts';
 import type { BackupKeeper } from './backup/backupKeeper.ts';
 import type { DeviceFile } from './devices/deviceFile.ts';
+import type { BodyLimits } from './requestBody.ts';
 import type { Store } from './store/openStore.ts';
 
 /** The application, and how to end what it has under way. */
@@ -24,6 +25,8 @@ export interface Serving {
   readonly webFolder: string | null;
   /** Devices named in the start-up file; none where there is no file. */
   readonly devices?: DeviceFile;
+  /** How long request bodies may take; the usual limits when absent. */
+  readonly bodyLimits?: BodyLimits;
   /** Whether there is a space for practice beside it; false for the one that is that space. */
   readonly practises?: boolean;
 }

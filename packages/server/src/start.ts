@@ -7,8 +7,9 @@ import { backUp } from './backup/backup.ts';
 import { BackupKeeper } from './backup/backupKeeper.ts';
 import { readDeviceFile } from './devices/deviceFile.ts';
 import { logFault } from './log.ts';
+import type { BodyLimits } from './requestBody.ts';
 import { seedScenario } from './seed/seedScenario.ts';
-import { openStore } from './store/openStore.ts';
+import { asSentence, openStore } from './store/openStore.ts';
 
 export interface Options {
   readonly database: string;
@@ -22,6 +23,8 @@ export interface Options {
   readonly backups?: string | null;
   /** Threads that reckon advice; 0, also when absent: it is reckoned where requests are answered. */
   readonly threads?: number;
+  /** How long request bodies may take; the usual limits when absent. */
+  readonly bodyLimits?: BodyLimits;
   /** Start-up file of devices and suppliers’ services; absent or null: none can be reached. */
   readonly devices?: string | null;
 }
@@ -35,8 +38,10 @@ export interface Running {
 
 const HOST = '127.0.0.1';
 const GRACE_MS = 5000;
-/** Connections at a time: eight desks with several pages each. */
-const MOST_CONNECTIONS = 256;
+/** Connections at a time: far more than the pages of eight desks keep, so that stalled ones shut nobody out. */
+const MAXIMUM_CONNECTIONS = 1024;
+/** A page's idle connection is kept longer than a person thinks, and told to the client. */
+const KEEP_ALIVE_MS = 75_000;
 /** A request says what it wants in this time, and is all here in that: an import is the longest. */
 const HEADERS_MS = 10_000;
 const REQUEST_MS = 300_000;
@@ -44,7 +49,8 @@ const REQUEST_MS = 300_000;
 const listen = (app: Served['app'], port: number): Promise<Server> =>
   new Promise((resolve, reject) => {
     const server = app.listen(port, HOST);
-    server.maxConnections = MOST_CONNECTIONS;
+    server.maxConnections = MAXIMUM_CONNECTIONS;
+    server.keepAliveTimeout = KEEP_ALIVE_MS;
     server.headersTimeout = HEADERS_MS;
     server.requestTimeout = REQUEST_MS;
     server.once('listening', () => resolve(server));
@@ -62,6 +68,7 @@ export const start = async (options: Options): Promise<Running> => {
     backups = null,
     threads = 0,
     devices = null,
+    bodyLimits,
   } = options;
   // The demonstration reaches no host but this one, whatever a file says.
   const named = devices ? readDeviceFile(devices, scenario !== null) : {};
@@ -84,6 +91,7 @@ export const start = async (options: Options): Promise<Running> => {
       backups: keeper,
       webFolder,
       devices: named,
+      ...(bodyLimits ? { bodyLimits } : {}),
     });
     const server = await listen(app, port);
     keeper?.begin();
@@ -106,6 +114,6 @@ export const start = async (options: Options): Promise<Running> => {
   } catch (error) {
     await pool.close();
     await store.close();
-    throw error;
+    throw asSentence(store.file, error);
   }
 };

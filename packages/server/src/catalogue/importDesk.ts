@@ -108,7 +108,7 @@ export class ImportDesk {
     this.leave();
     const id = randomUUID();
     const folder = join(this.folder, id);
-    mkdirSync(folder, { recursive: true });
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
     this.now = { id, folder, state: 'waiting', progress: 0, report: null, problem: null, worker: null };
     return id;
   }

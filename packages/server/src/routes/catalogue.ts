@@ -1,4 +1,4 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { CATALOGUE_TABLES, parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import { Readable } from 'node:stream';
@@ -7,13 +7,14 @@ import { exportFile } from '../catalogue/exportCatalogue.ts';
 import type { ImportDesk } from '../catalogue/importDesk.ts';
 import { notFound } from '../problem.ts';
 import type { Store } from '../store/openStore.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** Errors sent with the report; all of them are in the file. */
 const SHOWN_ERRORS = 200;
 
 /** The catalogue as open files: in, out, with every bad row told. */
 export const catalogueRoutes = ({ orm }: Store, imports: ImportDesk): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
   const told = (its: NonNullable<ReturnType<ImportDesk['current']>>) => ({
     id: its.id,

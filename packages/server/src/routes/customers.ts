@@ -1,14 +1,15 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
 import { notFound } from '../problem.ts';
 import { earlierDockets, eraseCustomer, erasures, findCustomers } from '../store/customers.ts';
 import type { Store } from '../store/openStore.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** Customers: found again, with what they came for before, and erased on request. */
 export const customerRoutes = ({ orm }: Store, advising: Advising): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const em = () => orm.em.fork();
 
   router.get('/dockets/:id/earlier', async (ctx) => {

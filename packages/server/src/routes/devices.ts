@@ -1,4 +1,4 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { BadInput, benchOrder, Check, parse, SUPPLIERS } from '@hardy/core';
 import { API, type BenchState } from '@hardy/core/contract';
 import type { Bench } from '@hardy/devices';
@@ -10,10 +10,11 @@ import { catalogueRows } from '../store/catalogueRows.ts';
 import { knowledgeFor } from '../store/catalogueStore.ts';
 import type { Store } from '../store/openStore.ts';
 import { docketsOf } from './docketsOf.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** Reader, meter and bench, as far as the start-up file names them. */
 export const deviceRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDesk): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const em = () => orm.em.fork();
   /** @throws problem 404 where there is no such docket */
   const read = (id: string) => docketsOf(em(), advising).read(id);

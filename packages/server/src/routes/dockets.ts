@@ -1,4 +1,4 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { BadInput, docketFromReading, mergeReading, parse, parseDocket } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
@@ -6,10 +6,11 @@ import { knowledgeFor } from '../store/catalogueStore.ts';
 import { figures, listDockets } from '../store/docketLines.ts';
 import type { Store } from '../store/openStore.ts';
 import { docketsOf } from './docketsOf.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** Dockets: list, open, read, change, undo, history, export. */
 export const docketRoutes = ({ orm }: Store, advising: Advising): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const em = () => orm.em.fork();
   const dockets = () => docketsOf(em(), advising);
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';

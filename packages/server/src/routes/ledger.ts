@@ -1,4 +1,4 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { calibrate, figuresOf, ledgerCsv, parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
@@ -18,10 +18,11 @@ import type { Store } from '../store/openStore.ts';
 import { shopSettings } from '../store/shopStore.ts';
 import { unheardOrders } from '../store/unheard.ts';
 import { docketsOf } from './docketsOf.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** What came back: counted, compared with what was said, learned from. */
 export const ledgerRoutes = ({ orm }: Store, advising: Advising): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const em = () => orm.em.fork();
 
   router.get('/ledger', async (ctx) => {

@@ -1,4 +1,4 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { parse, supplierCsv, supplierFile } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
@@ -16,10 +16,11 @@ import {
   supplierOrders,
   toOrder,
 } from '../store/supplierOrders.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** Orders to suppliers: what is missing, sent, confirmed, received. */
 export const orderRoutes = ({ orm }: Store, advising: Advising, desk: DeviceDesk): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const em = () => orm.em.fork();
   const id = (ctx: { params: Record<string, string | undefined> }) => ctx.params.id ?? '';
 

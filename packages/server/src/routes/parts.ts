@@ -1,13 +1,14 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { MikroORM } from '@mikro-orm/better-sqlite';
 import { notFound } from '../problem.ts';
 import { matchParts, partView, searchParts } from '../store/partStore.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** The shelf: parts searched, shown, and matched by what was measured. */
 export const partRoutes = (orm: MikroORM): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
   const em = () => orm.em.fork();
 
   router.get('/parts', async (ctx) => {

@@ -1,4 +1,4 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
@@ -7,6 +7,7 @@ import { Skills } from '../practice/skills.ts';
 import { Team } from '../practice/team.ts';
 import { Visits } from '../practice/visits.ts';
 import type { Store } from '../store/openStore.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** The practice database, with what reckons for it. */
 export interface PracticeDesk {
@@ -17,7 +18,7 @@ export interface PracticeDesk {
 
 /** Practice: who learns, the customers they have, exercises, the team. All of it is about the practice database. */
 export const practiceRoutes = (desk: () => Promise<PracticeDesk>): Router => {
-  const router = new Router({ prefix: '/api/practice' });
+  const router = apiRouter('/api/practice');
   const open = async () => {
     const { store, advising, pool } = await desk();
     const em = store.orm.em.fork();

@@ -1,14 +1,15 @@
-import Router from '@koa/router';
+import type Router from '@koa/router';
 import { docketFromReading, mergeReading, parse, parseDocket } from '@hardy/core';
 import { API, type IntakeRequest } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
 import { allVehicles, knowledgeFor, today } from '../store/catalogueStore.ts';
 import { DocketStore } from '../store/docketStore.ts';
 import type { Store } from '../store/openStore.ts';
+import { apiRouter } from './apiRouter.ts';
 
 /** Reading text and advising without storing anything, and the lists the screens choose from. */
 export const readingRoutes = ({ orm }: Store, advising: Advising): Router => {
-  const router = new Router({ prefix: '/api' });
+  const router = apiRouter();
 
   router.get('/health', (ctx) => {
     ctx.body = { ok: true };

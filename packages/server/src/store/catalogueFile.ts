@@ -10,6 +10,7 @@ import { CATALOGUE_MIGRATIONS } from './catalogueMigrations/index.ts';
 import { catalogueNamed, newCatalogueFile, POINTER, stemOf } from './cataloguePointer.ts';
 import { SettingRow } from './entities.ts';
 import { withConnection } from './rawConnection.ts';
+import { ownerOnly } from './ownerOnly.ts';
 import { toDisk } from './toDisk.ts';
 
 /** Attaches the catalogue a database names, where there is one: its tables are read as if they were the database’s own. */
@@ -52,6 +53,7 @@ export const openCatalogueFile = async (file: string): Promise<MikroORM> => {
 
 /** Makes sure that a filled file survives a power cut. */
 export const seal = (file: string): void => {
+  ownerOnly(file);
   toDisk(file);
   toDisk(dirname(file));
 };

@@ -9,8 +9,9 @@ import {
   closeSync,
   statSync,
 } from 'node:fs';
-import { dirname } from 'node:path';
+import { dirname, join } from 'node:path';
 import { CannotOpen } from './cannotOpen.ts';
+import { catalogueNamed } from './cataloguePointer.ts';
 import { MIGRATIONS } from './migrations/index.ts';
 
 const HEADER = 'SQLite format 3\0';
@@ -59,20 +60,19 @@ const stepsIn = (connection: Database): string[] | null => {
 export type Examined = { readonly kind: 'new' } | { readonly kind: 'ours'; readonly behind: boolean };
 
 /**
- * Looks at a database file before anything of it is touched: whether it can be opened and written, is whole, ours, and
- * not of a newer version. Whether it is whole inside takes a while on a large one: `isToBeWhole` leaves that out.
- * @throws CannotOpen with one sentence that says what is wrong and what to do.
+ * Looks at a database file without opening it as one: whether it is there, can be written, and begins like a database.
+ * @throws CannotOpen with one sentence that says what is wrong and what to do
  */
-export const examineFile = (file: string, isToBeWhole = true): Examined => {
+export const examinePlainly = (file: string): 'new' | 'database' => {
   const folder = dirname(file);
   if (!existsSync(folder)) {
     // One folder is made; a whole path that is not there is a slip, or a disk that is not.
     if (!existsSync(dirname(folder)))
       throw new CannotOpen(file, `the folder ${folder} is not there; make it, or give another --database`);
-    mkdirSync(folder);
+    mkdirSync(folder, { mode: 0o700 });
   }
   mustBeWritable(folder, file, `the folder ${folder}`);
-  if (!existsSync(file)) return { kind: 'new' };
+  if (!existsSync(file)) return 'new';
   const state = statSync(file);
   if (state.isDirectory()) throw new CannotOpen(file, 'it is a folder; name a file in it');
   mustBeWritable(file, file, 'the file');
@@ -83,6 +83,16 @@ export const examineFile = (file: string, isToBeWhole = true): Examined => {
     );
   if (headerOf(file) !== HEADER)
     throw new CannotOpen(file, 'it is no database; name another file, or restore a backup');
+  return 'database';
+};
+
+/**
+ * Looks inside a database file before anything of it is touched: whether it is whole, ours, and not of a newer version.
+ * To be called with its lock held.
+ * @throws CannotOpen with one sentence that says what is wrong and what to do
+ */
+export const examineFile = (file: string): Examined => {
+  if (examinePlainly(file) === 'new') return { kind: 'new' };
   const connection = new Sqlite(file, { readonly: true, timeout: 5000 });
   try {
     const steps = stepsIn(connection);
@@ -94,7 +104,7 @@ export const examineFile = (file: string, isToBeWhole = true): Examined => {
         file,
         `it was written by a newer version of this program (${newer.join(', ')}); start that one`,
       );
-    const wrong = isToBeWhole ? wrongInside(connection) : null;
+    const wrong = wrongInside(connection);
     if (wrong) throw new CannotOpen(file, `it is damaged (${wrong}); restore a backup with hardy restore`);
     return { kind: 'ours', behind: steps.length < known.size };
   } catch (error) {
@@ -105,5 +115,42 @@ export const examineFile = (file: string, isToBeWhole = true): Examined => {
     );
   } finally {
     connection.close();
+  }
+};
+
+/**
+ * Looks at the catalogue a database names, before it is attached.
+ * @throws CannotOpen where it is no catalogue, or cannot be read
+ */
+export const examineCatalogue = (database: string): void => {
+  const connection = new Sqlite(database, { readonly: true, timeout: 5000 });
+  const name = (() => {
+    try {
+      return catalogueNamed(connection);
+    } finally {
+      connection.close();
+    }
+  })();
+  const file = join(dirname(database), name ?? '');
+  // One that is gone is told where the database is opened.
+  if (!name || !existsSync(file)) return;
+  const damaged = (why: string) =>
+    new CannotOpen(
+      database,
+      `its catalogue ${name} is damaged (${why}); restore a backup with hardy restore`,
+    );
+  let catalogue: Database | null = null;
+  try {
+    if (headerOf(file) !== HEADER) throw new Error('it is no database');
+    catalogue = new Sqlite(file, { readonly: true, timeout: 5000 });
+    const tables = catalogue
+      .prepare(`select count(*) as n from sqlite_master where name in ('part', 'mikro_orm_migrations')`)
+      .get() as { n: number };
+    if (tables.n !== 2) throw new Error('it has no parts');
+    catalogue.prepare('select * from part limit 1').all();
+  } catch (error) {
+    throw damaged((error as Error).message);
+  } finally {
+    catalogue?.close();
   }
 };

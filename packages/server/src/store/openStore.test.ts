@@ -3,11 +3,14 @@ import Sqlite from 'better-sqlite3';
 import {
   chmodSync,
   existsSync,
+  linkSync,
   mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -142,6 +145,75 @@ describe('opening a database', () => {
       expect(() => other.exec('begin immediate')).toThrow(/locked/);
     });
     other.close();
+    await store.close();
+  });
+
+  test('under a second name, or with its lock file deleted, it stays locked', async () => {
+    const file = join(folder, 'shop.sqlite');
+    const first = await openStore(file);
+    const linked = join(folder, 'other-name.sqlite');
+    linkSync(file, linked);
+    expect(await refused(linked)).toMatch(/another server has it open/);
+    rmSync(`${file}.lock`);
+    expect(await refused(file)).toMatch(/another server has it open/);
+    await first.close();
+    expect(await refused(file)).toBe('opened');
+  });
+
+  test('one that is moved away while it is open is not written any more', async () => {
+    const file = join(folder, 'shop.sqlite');
+    const store = await openStore(file);
+    const write = (value: string) => store.orm.em.fork().upsert(SettingRow, { key: 'word', value });
+    await write('before');
+    renameSync(file, `${file}.away`);
+    await expect(write('after')).rejects.toMatchObject({ code: 'HARDY_MOVED' });
+    await expect(store.orm.em.fork().transactional((tx) => tx.count(SettingRow, {}))).rejects.toThrow();
+    writeFileSync(file, 'another one');
+    await expect(write('after')).rejects.toMatchObject({ code: 'HARDY_MOVED' });
+    renameSync(`${file}.away`, file);
+    await write('back again');
+    await store.close();
+  });
+
+  test('what is left of one that was never finished is made again', async () => {
+    const file = join(folder, 'shop.sqlite');
+    for (const end of ['', '-wal', '-journal']) writeFileSync(`${file}.making${end}`, 'half');
+    expect(await refused(file)).toBe('opened');
+    expect(readdirSync(folder).filter((name) => name.includes('making'))).toEqual([]);
+  });
+
+  test('one whose catalogue is garbage, empty or another database is told in one sentence', async () => {
+    const file = join(folder, 'shop.sqlite');
+    expect(await refused(file)).toBe('opened');
+    const catalogue = join(folder, readdirSync(folder).find((name) => name.includes('.catalogue-')) ?? '');
+    const whole = readFileSync(catalogue);
+    const other = new Sqlite(join(folder, 'other'));
+    other.exec('create table invoice (id integer)');
+    other.close();
+    const spoilt = Buffer.from(whole);
+    spoilt.fill(0xa5, 100);
+    for (const bytes of [
+      Buffer.from('garbage'),
+      Buffer.alloc(0),
+      readFileSync(join(folder, 'other')),
+      spoilt,
+    ]) {
+      writeFileSync(catalogue, bytes);
+      const said = await refused(file);
+      expect(said).toMatch(/its catalogue \S+ is damaged .*restore a backup/);
+      expect(said).not.toContain('\n');
+      expect(readFileSync(catalogue)).toEqual(bytes);
+    }
+    writeFileSync(catalogue, whole);
+    expect(await refused(file)).toBe('opened');
+  });
+
+  test('its files are their owner\u2019s alone', async () => {
+    const file = join(folder, 'shop.sqlite');
+    const store = await openStore(file);
+    await store.orm.em.fork().upsert(SettingRow, { key: 'word', value: 'x' });
+    for (const name of readdirSync(folder))
+      expect(`${name} ${(statSync(join(folder, name)).mode & 0o077).toString(8)}`).toBe(`${name} 0`);
     await store.close();
   });
 });

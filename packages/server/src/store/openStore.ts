@@ -1,14 +1,18 @@
 import { MikroORM } from '@mikro-orm/better-sqlite';
 import { Migrator } from '@mikro-orm/migrations';
 import type { Database } from 'better-sqlite3';
-import { existsSync, realpathSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { existsSync, realpathSync, renameSync, rmSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
 import { attachCatalogue, type CatalogueInUse } from './catalogueFile.ts';
+import { CannotOpen } from './cannotOpen.ts';
+import { DatabaseMoved } from './databaseMoved.ts';
 import { ENTITIES } from './entities.ts';
-import { examineFile } from './examineFile.ts';
-import { lockFile } from './lockFile.ts';
+import { examineCatalogue, examineFile, examinePlainly } from './examineFile.ts';
+import { lockFile, type Lock } from './lockFile.ts';
 import { MIGRATIONS } from './migrations/index.ts';
+import { ownerOnly } from './ownerOnly.ts';
 import { settleCatalogue } from './settleCatalogue.ts';
+import { toDisk } from './toDisk.ts';
 
 /** A database that is open: nobody else has it. */
 export interface Store {
@@ -19,7 +23,10 @@ export interface Store {
   close(): Promise<void>;
 }
 
-const setUp = (connection: Database, file: string): void => {
+/** Statements that write, as they begin. */
+const WRITES = /^\s*(begin|insert|update|delete|replace|with)\b/i;
+
+const setUp = (connection: Database, file: string, lock: Lock): void => {
   connection.pragma('journal_mode = WAL');
   connection.pragma('synchronous = FULL');
   connection.pragma('foreign_keys = ON');
@@ -31,10 +38,71 @@ const setUp = (connection: Database, file: string): void => {
   // A catalogue of a million rows is read all over: pages in memory and mapped, not fetched each time.
   connection.pragma('cache_size = -65536');
   connection.pragma('mmap_size = 536870912');
-  // Whoever begins means to write: it waits at the beginning, not after it has read what another then changes.
+  // A backup holds the log back while it copies; the log is cut again afterwards.
+  connection.pragma('journal_size_limit = 67108864');
   const prepare = connection.prepare.bind(connection);
-  connection.prepare = (sql: string) => prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql);
+  connection.prepare = (sql: string) => {
+    if (WRITES.test(sql) && !connection.inTransaction && !lock.isInPlace()) throw new DatabaseMoved();
+    // Whoever begins means to write: it waits at the beginning, not after it has read what another then changes.
+    return prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql);
+  };
   attachCatalogue(connection, file);
+};
+
+/** Connects to a database file, which need not exist, and brings it to the newest migration. */
+const connect = async (file: string, each: (connection: Database) => void): Promise<MikroORM> => {
+  const orm = await MikroORM.init({
+    dbName: file,
+    entities: ENTITIES,
+    extensions: [Migrator],
+    migrations: { migrationsList: MIGRATIONS, snapshot: false, silent: true },
+    metadataCache: { enabled: false },
+    // The search index is the database’s own business, not an entity.
+    schemaGenerator: { skipTables: [/^docket_search/] },
+    pool: {
+      afterCreate: (connection: Database, done: (error: unknown, connection: unknown) => void) => {
+        try {
+          each(connection);
+          done(null, connection);
+        } catch (error) {
+          done(error, connection);
+        }
+      },
+    },
+  });
+  try {
+    await orm.migrator.up();
+    return orm;
+  } catch (error) {
+    await orm.close();
+    throw error;
+  }
+};
+
+/** Makes an empty database. It is made under another name, so that one that is not whole is never taken for one. */
+const makeDatabase = async (file: string): Promise<void> => {
+  const making = `${file}.making`;
+  const clear = () =>
+    ['', '-wal', '-shm', '-journal'].forEach((end) => rmSync(`${making}${end}`, { force: true }));
+  clear();
+  try {
+    const orm = await connect(making, (connection) => connection.pragma('synchronous = FULL'));
+    await orm.close();
+    ownerOnly(making);
+    toDisk(making);
+    renameSync(making, file);
+    toDisk(dirname(file));
+  } finally {
+    clear();
+  }
+};
+
+/** An error of the disk while a database is opened, as a sentence; any other error as it is. */
+export const asSentence = (file: string, error: unknown): unknown => {
+  const code = String((error as { code?: unknown } | null)?.code ?? '');
+  return /^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code)
+    ? new CannotOpen(file, 'the disk is full; make room and start again')
+    : error;
 };
 
 /**
@@ -47,34 +115,27 @@ export const openStore = async (
   before: (file: string) => Promise<void> = () => Promise.resolve(),
 ): Promise<Store> => {
   const file = existsSync(path) ? realpathSync(path) : resolve(path);
-  examineFile(file, false);
+  examinePlainly(file);
   const lock = lockFile(file);
   let orm: MikroORM | null = null;
   try {
     // Whoever had it until now may have changed it.
     const examined = examineFile(file);
-    if (examined.kind === 'ours' && examined.behind) await before(file);
-    orm = await MikroORM.init({
-      dbName: file,
-      entities: ENTITIES,
-      extensions: [Migrator],
-      migrations: { migrationsList: MIGRATIONS, snapshot: false, silent: true },
-      metadataCache: { enabled: false },
-      // The search index is the database’s own business, not an entity.
-      schemaGenerator: { skipTables: [/^docket_search/] },
-      pool: {
-        afterCreate: (connection: Database, done: (error: unknown, connection: unknown) => void) => {
-          setUp(connection, file);
-          done(null, connection);
-        },
-      },
-    });
-    await orm.migrator.up();
-    const opened = orm;
+    if (examined.kind === 'new') {
+      await makeDatabase(file);
+      lock.hold();
+    } else {
+      examineCatalogue(file);
+      if (examined.behind) await before(file);
+    }
+    ownerOnly(file, `${file}-wal`, `${file}-shm`, `${file}.lock`);
+    const opened = (orm = await connect(file, (connection) => setUp(connection, file, lock)));
+    const catalogue = await settleCatalogue(orm, file);
+    ownerOnly(await catalogue.file());
     return {
       orm,
       file,
-      catalogue: await settleCatalogue(orm, file),
+      catalogue,
       async close() {
         await opened.close();
         lock.release();
@@ -83,6 +144,6 @@ export const openStore = async (
   } catch (error) {
     await orm?.close();
     lock.release();
-    throw error;
+    throw asSentence(file, error);
   }
 };
