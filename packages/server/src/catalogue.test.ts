@@ -51,6 +51,18 @@ const VEHICLE =
   'id,make,model,platform,kind,builtFrom,builtTo,axles,driveline,steeringSide,knuckle,electric,tyre,dictionary\nv1,Tolvane,Test,,car,2010,,2,fwd,left,iron,no,,\n';
 
 describe('catalogue files in and out', () => {
+  test('two million empty lines are nothing; the line of a bad row after them is right', async () => {
+    const empty = 2_000_000;
+    const { report, parts } = await intoEmpty(
+      {
+        'parts.csv': `${PART_HEAD}\n${'\n'.repeat(empty)}${part('A1')}\n${part('A2').replace('12.50', 'dear')}\n`,
+      },
+      'good',
+    );
+    expect(parts).toHaveLength(1);
+    expect(report.errors.map(({ line, column }) => [line, column])).toEqual([[empty + 3, 'price']]);
+  });
+
   test('the demo exported, imported into an empty database and exported again is the same, file by file', async () => {
     const files = Object.fromEntries(
       CATALOGUE_TABLES.map(({ file }) => [file, readFileSync(join(DEMO, file))]),

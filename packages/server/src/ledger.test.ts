@@ -160,6 +160,35 @@ describe('what is learned', () => {
     expect(answer.body).toEqual({ jobs });
     expect((await ledger()).figures.jobs).toBe(jobs);
   });
+
+  test('while outcomes come in, and several at once, learning again twice gives the same counts', async () => {
+    const parts = [await stocked(), await stocked()];
+    const views = [];
+    for (let i = 0; i < 6; i++) views.push(await sold({}, parts[i % 2]));
+    const counts = () =>
+      server.running.orm.em
+        .getConnection()
+        .execute(
+          'select shop, key, month, n, e, x, jobs from learned_count where n <> 0 or jobs <> 0 order by 1, 2, 3',
+        );
+    const entries = () =>
+      server.running.orm.em
+        .getConnection()
+        .execute('select entry, counts from ledger_entry order by docket_id');
+    const relearn = () => server.api('POST', '/ledger/relearn', {});
+    await Promise.all([
+      relearn(),
+      ...views.flatMap((view, i) => [
+        changed(view, { outcome: { result: i % 2 ? 'cured' : 'not-cured' } }),
+        ...(i % 3 === 0 ? [relearn()] : []),
+      ]),
+    ]);
+    await relearn();
+    const [once, onceCounts] = [await entries(), await counts()];
+    await relearn();
+    expect(await entries()).toEqual(once);
+    expect(await counts()).toEqual(onceCounts);
+  });
 });
 
 test('a part that was bad from the box three times is told when the next is on offer', async () => {

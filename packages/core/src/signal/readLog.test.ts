@@ -170,4 +170,19 @@ describe('bad logs are told, and how to mend them', () => {
     expect(guess.headings).toEqual(['clock', 'one', 'two', 'three', 'four']);
     expect(guess.preview.length).toBeGreaterThan(3);
   });
+
+  test('a file of one endless line is told in a short sentence, without reading it all', () => {
+    for (const line of ['1,'.repeat(3_000_000), 'x'.repeat(6_000_000), `a,b\n${'2;'.repeat(2_000_000)}`]) {
+      const said = (() => {
+        try {
+          readLog(line);
+          return '';
+        } catch (error) {
+          return (error as Error).message;
+        }
+      })();
+      expect(said).toMatch(/line of more than 100000 characters|cannot be recognised/);
+      expect(said.length).toBeLessThan(2500);
+    }
+  });
 });

@@ -6,6 +6,7 @@ import {
   readdirSync,
   readFileSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -103,5 +104,18 @@ describe('what is no packed shop is refused, and nothing is left behind', () => 
     writeFileSync(zip, bytes);
     await refused(zip, /cannot be unpacked/);
     expect(existsSync(join(tmpdir(), 'evil.txt'))).toBe(false);
+  });
+  test('one that would fill the disk, before anything of it is written', async () => {
+    const bytes = 60 << 20;
+    const bomb = await zipOf({
+      [SHOP_LIST]: list([{ ...good, name: 'database.sqlite', bytes }]),
+      'database.sqlite': Buffer.alloc(bytes),
+    });
+    expect(statSync(bomb).size).toBeLessThan(1 << 20);
+    await refused(bomb, /would grow from 1 to 63 MB/);
+    await refused(
+      await zipOf({ [SHOP_LIST]: list([{ ...good, bytes: 2 }]), 'a.txt': 'a' }),
+      /not as it was packed/,
+    );
   });
 });

@@ -13,7 +13,9 @@ export interface CsvRow {
 
 /** A longer row is none: a quote was opened and not closed, or the file is no table. */
 const LONGEST_ROW = 1_000_000;
-const PIECE = 1 << 18;
+const PIECE = 1 << 16;
+/** A file of more lines is no catalogue. */
+const MAXIMUM_LINES = 10_000_000;
 
 const piecesOf = (file: string): AsyncIterable<Buffer> => createReadStream(file, { highWaterMark: PIECE });
 
@@ -96,6 +98,8 @@ export async function* csvRows(
       delimiter: delimiterOf(await headingOf(file, encoding)),
       relax_column_count: true,
       relax_quotes: true,
+      // A piece of a file may be nothing but line ends: each as a record would fill the memory.
+      skip_empty_lines: true,
       max_record_size: LONGEST_ROW,
       info: true,
     }),
@@ -109,6 +113,8 @@ export async function* csvRows(
       const begins =
         info.lines - record.reduce((breaks, cell) => breaks + (cell.match(/\r\n?|\n/g)?.length ?? 0), 0);
       line = info.lines + 1;
+      if (line > MAXIMUM_LINES)
+        throw new BadInput(name, `has more than ${MAXIMUM_LINES} lines; send it in parts`);
       if (!heading) {
         heading = record.map((cell) => cell.trim());
         const missing = columns.filter((column) => !heading?.includes(column));

@@ -16,7 +16,7 @@ import { notFound, problem } from '../problem.ts';
 import { rawRows } from './catalogueRows.ts';
 import { contentHash, differenceOf } from './contentHash.ts';
 import { columnsOf } from './docketRows.ts';
-import { KeyedMutex } from './keyedMutex.ts';
+import { LEDGER, locks } from './keyedMutex.ts';
 import { knowledgeFor, today } from './catalogueStore.ts';
 import { countHere, entryFor, putEntry, type Counter } from './ledgerStore.ts';
 import { ChangeRow, DocketRow } from './entities.ts';
@@ -28,8 +28,6 @@ import { shopSettings } from './shopStore.ts';
 const EDITS = { kind: { $in: ['create', 'edit'] } };
 /** An erasure may rewrite a docket while a change of it is calculated: the change is then prepared again. */
 const MAXIMUM_TRIES = 3;
-/** Changes of one docket are made one after another; a server has its database for itself. */
-const locks = new KeyedMutex();
 
 /** What a change says of itself. */
 export interface Change {
@@ -447,7 +445,13 @@ export class DocketStore {
   }
 
   /** Writes what was calculated in one transaction. False where a docket is not as it was calculated for. */
-  private async commit(prepared: readonly Prepared[], also?: Also): Promise<boolean> {
+  private commit(prepared: readonly Prepared[], also?: Also): Promise<boolean> {
+    // An outcome that is counted while everything is learned again would be counted by what was believed before.
+    const isCounted = prepared.some(({ entry }) => entry !== undefined);
+    return locks.run(isCounted ? [LEDGER] : [], () => this.commitAll(prepared, also));
+  }
+
+  private async commitAll(prepared: readonly Prepared[], also?: Also): Promise<boolean> {
     let moved = false;
     const written = await this.em.transactional(async (tx) => {
       for (const each of prepared) {

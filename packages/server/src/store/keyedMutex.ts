@@ -9,6 +9,9 @@ interface Queue {
   last: Promise<unknown>;
 }
 
+/** Key of the ledger: held while an outcome is counted, and while everything is learned again. */
+export const LEDGER = 'ledger';
+
 /** Runs acts on the same key one after another, in the order of arrival; acts on other keys run beside them. */
 export class KeyedMutex {
   readonly #queues = new Map<string, Queue>();
@@ -49,3 +52,6 @@ export class KeyedMutex {
     return done;
   }
 }
+
+/** What is changed in one place at a time: dockets by their id, and the ledger. A server has its database for itself. */
+export const locks = new KeyedMutex();

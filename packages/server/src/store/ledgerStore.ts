@@ -19,6 +19,7 @@ import { rawRows, rawRun } from './catalogueRows.ts';
 import { LedgerRow } from './entities.ts';
 import { adviceGiven } from './givenAdvice.ts';
 import { inChunks } from './inChunks.ts';
+import { LEDGER, locks } from './keyedMutex.ts';
 import { addCounts, judgedFor, replaceCounts } from './learnedStore.ts';
 import { shopSettings } from './shopStore.ts';
 
@@ -210,18 +211,25 @@ export const ledgerChoices = async (
 /** So many entries are written in one go: nobody waits long for the database meanwhile. */
 const WRITTEN_AT_ONCE = 200;
 
+/** Learns again from entries of the ledger; null for an entry that is believed as before. */
+type Relearn = (
+  entries: LedgerEntry[],
+  overrides: Assumptions['overrides'],
+  month: string,
+) => Promise<Array<Recounted | null>>;
+
 /**
- * Learns anew from the first closed docket on. Reckoned before anything is written, then written a few hundred at a time,
- * each with what its counts differ by: the ledger is right at every moment, and what was changed meanwhile is left as it is.
+ * Learns again from the first closed docket on. It is calculated before anything is written, then written a few hundred
+ * entries at a time, each with the difference of its counts. Outcomes that come meanwhile wait until it is done: an entry
+ * that changes between the calculation and the writing would give other counts at the next time.
  */
-export const relearnAll = async (
+export const relearnAll = (em: EntityManager, today: string, reckon: Relearn): Promise<{ jobs: number }> =>
+  locks.run([LEDGER], () => relearnLocked(em, today, reckon));
+
+const relearnLocked = async (
   em: EntityManager,
   today: string,
-  reckon: (
-    entries: LedgerEntry[],
-    overrides: Assumptions['overrides'],
-    month: string,
-  ) => Promise<Array<Recounted | null>>,
+  reckon: Relearn,
 ): Promise<{ jobs: number }> => {
   const { overrides } = judgedFor(await shopSettings(em));
   const rows = await rawRows(em, 'select docket_id, entry, counts from ledger_entry order by number');

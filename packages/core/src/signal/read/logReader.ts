@@ -21,6 +21,11 @@ const FASTEST_KMH = 400;
 /** Part of the readings beyond that from which the unit, not the reading, is wrong. */
 const TOO_FAST_SHARE = 0.02;
 const USUAL_CIRCUMFERENCE = 1.98;
+/** A longer line is no row of a log: the file has no line breaks, or is something else. */
+const LONGEST_LINE = 100_000;
+/** Headings named in a message, and characters of each. */
+const NAMED_HEADINGS = 30;
+const NAMED_LENGTH = 40;
 
 /** An array that grows by doubling. */
 class Growing {
@@ -98,6 +103,7 @@ export class LogReader {
     this.#rest += text;
     if (!this.#started && this.#rest.length < HEAD_LENGTH) return;
     const end = this.#rest.lastIndexOf('\n');
+    if (this.#rest.length - end > LONGEST_LINE) this.#tooLong();
     if (end < 0 && this.#rest.length < 4 * HEAD_LENGTH) return;
     this.#take(end < 0 ? this.#rest.length : end + 1);
   }
@@ -152,14 +158,28 @@ export class LogReader {
     if (beyond > 0) this.#assumed.push(`${beyond} readings above ${FASTEST_KMH} km/h were taken as missing`);
   }
 
+  #tooLong(): never {
+    throw new BadInput(
+      'log',
+      `has a line of more than ${LONGEST_LINE} characters; is it a log with a row for each sample?`,
+    );
+  }
+
   #begin(): LogMapping {
     this.#started = true;
+    const first = this.#rest.indexOf('\n');
+    if ((first < 0 ? this.#rest.length : first) > LONGEST_LINE) this.#tooLong();
     if (!this.#mapping) {
       const guess = guessMapping(this.#rest);
       if (guess.missing.length > 0)
         throw new BadInput(
           'columns',
-          `cannot be recognised: ${guess.missing.join(', and ')}. The headings are ${guess.headings.map((h) => `"${h}"`).join(', ') || 'missing'}; name them time_s and A1L_kmh, A1R_kmh, A2L_kmh, A2R_kmh, or front left and so on`,
+          `cannot be recognised: ${guess.missing.join(', and ')}. The headings are ${
+            guess.headings
+              .slice(0, NAMED_HEADINGS)
+              .map((h) => `"${h.slice(0, NAMED_LENGTH)}"`)
+              .join(', ') || 'missing'
+          }; name them time_s and A1L_kmh, A1R_kmh, A2L_kmh, A2R_kmh, or front left and so on`,
         );
       this.#mapping = guess.mapping;
       this.#assumed.push(...guess.assumed);
