@@ -16,6 +16,7 @@ import type { Served, Serving } from './serving.ts';
 import { problems } from './problem.ts';
 import { requestBody } from './requestBody.ts';
 import { requestScope } from './requestScope.ts';
+import { backupRoutes } from './routes/backups.ts';
 import { catalogueRoutes } from './routes/catalogue.ts';
 import { customerRoutes } from './routes/customers.ts';
 import { deviceRoutes } from './routes/devices.ts';
@@ -62,6 +63,7 @@ export const createApp = ({
   devices = {},
   practises = true,
   bodyLimits,
+  clock = null,
 }: Serving): Served => {
   const app = new Koa();
   app.on('error', (error: unknown) => {
@@ -99,7 +101,8 @@ export const createApp = ({
     docketRoutes(store, advising),
     orderRoutes(store, advising, desk),
     deviceRoutes(store, advising, desk),
-    customerRoutes(store, advising),
+    customerRoutes(store, advising, backups, wrong),
+    backupRoutes(store, backups, clock, wrong),
     ledgerRoutes(store, advising),
     ...(practice ? [practiceRoutes(practice.desk)] : []),
   ])

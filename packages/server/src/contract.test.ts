@@ -203,6 +203,17 @@ test('every way in answers as the contract says', async () => {
   });
   await ask('GET /practice/learners/:id', `/practice/learners/${learner.id}`);
   await ask('GET /practice/team', '/practice/team');
+  expect((await ask('GET /backups', '/backups')).folder).toBeNull();
+  // This server makes none: what they answer is in their own test.
+  for (const [name, path] of [
+    ['POST /backups', '/backups'],
+    ['DELETE /backups/:name', '/backups/x'],
+  ] as const) {
+    expect(
+      (await server.api(name.split(' ')[0] ?? '', path, name.startsWith('POST') ? {} : undefined)).status,
+    ).toBe(409);
+    seen.add(name);
+  }
   const { id } = await ask('POST /imports', '/imports', {});
   await ask('GET /imports', '/imports');
   await ask('GET /imports/:id', `/imports/${id}`);

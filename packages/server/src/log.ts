@@ -24,6 +24,11 @@ interface Told {
 const isLikeError = (error: unknown): error is Told =>
   typeof error === 'object' && error !== null && 'name' in error && 'stack' in error;
 
+/** Writes what an operator should know where the server’s words go: one line, nothing of a customer. */
+export const logNotice = (line: string, at: Date = new Date()): void => {
+  process.stderr.write(`${at.toISOString()} notice ${line.replace(/\s+/g, ' ')}\n`);
+};
+
 /** Writes a fault where the server’s words go. */
 export const logFault = (error: unknown): void => {
   process.stderr.write(`${faultInWords(error)}\n`);

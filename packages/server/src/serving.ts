@@ -1,5 +1,6 @@
 import type Koa from 'koa';
 import type { WorkerPool } from './advising/workerPool.ts';
+import type { ClockWatch } from './clockWatch.ts';
 import type { BackupKeeper } from './backup/backupKeeper.ts';
 import type { DeviceFile } from './devices/deviceFile.ts';
 import type { BodyLimits } from './requestBody.ts';
@@ -25,6 +26,8 @@ export interface Serving {
   readonly webFolder: string | null;
   /** Devices named in the start-up file; none where there is no file. */
   readonly devices?: DeviceFile;
+  /** Watches the clock; null: nobody does. */
+  readonly clock?: ClockWatch | null;
   /** How long request bodies may take; the usual limits when absent. */
   readonly bodyLimits?: BodyLimits;
   /** Whether there is a space for practice beside it; false for the one that is that space. */

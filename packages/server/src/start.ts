@@ -6,9 +6,11 @@ import type { Served } from './serving.ts';
 import { backUp } from './backup/backup.ts';
 import { BackupKeeper } from './backup/backupKeeper.ts';
 import { readDeviceFile } from './devices/deviceFile.ts';
-import { logFault } from './log.ts';
+import { ClockWatch } from './clockWatch.ts';
+import { logFault, logNotice } from './log.ts';
 import type { BodyLimits } from './requestBody.ts';
 import { seedScenario } from './seed/seedScenario.ts';
+import { newestRecord } from './store/docketLines.ts';
 import { asSentence, openStore } from './store/openStore.ts';
 
 export interface Options {
@@ -82,6 +84,11 @@ export const start = async (options: Options): Promise<Running> => {
   });
   const keeper = backups ? new BackupKeeper(store.file, backups, logFault) : null;
   const { orm } = store;
+  const clock = new ClockWatch(({ byMs }) =>
+    logNotice(
+      `the clock jumped by ${Math.round(byMs / 1000)} s, or records are dated ahead of it: check the date of this machine`,
+    ),
+  );
   try {
     if (scenario) await seedScenario(store, scenario, new Date(), year);
     await pool.ready;
@@ -91,10 +98,13 @@ export const start = async (options: Options): Promise<Running> => {
       backups: keeper,
       webFolder,
       devices: named,
+      clock,
       ...(bodyLimits ? { bodyLimits } : {}),
     });
     const server = await listen(app, port);
     keeper?.begin();
+    clock.compareWithNewest(await newestRecord(orm.em.fork()));
+    clock.begin();
     const resumed = resume().catch(logFault);
     const bound = server.address();
     return {
@@ -106,6 +116,7 @@ export const start = async (options: Options): Promise<Running> => {
         const timer = setTimeout(() => server.closeAllConnections(), GRACE_MS);
         await closed;
         clearTimeout(timer);
+        clock.close();
         await resumed;
         await close();
         await store.close();

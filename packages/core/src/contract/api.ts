@@ -24,6 +24,7 @@ import { SupplierOrder, SupplierOrderFile, ToOrder } from '../vocabulary/supplie
 import { ShopChange } from '../vocabulary/shop.ts';
 import { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { Cause, PartClass, Side } from '../vocabulary/words.ts';
+import { BackupsView } from './backupViews.ts';
 import { ChangeLine, CustomerLine, DocketLine, DocketLines, DocketView, Figures } from './docketViews.ts';
 import { Cleared, DevicesView, Measured, StockSaid, WireAnswer } from './deviceViews.ts';
 import { PRACTICE_API } from './practiceApi.ts';
@@ -309,6 +310,13 @@ export const API = {
     answer: ShopView,
   },
   'GET /shop/turned': { answer: TurnedAnswer },
+
+  'GET /backups': { answer: BackupsView },
+  /** Starts a backup; how far it is stands in the list. */
+  'POST /backups': { body: z.strictObject({}), answer: BackupsView },
+  /** Deletes one by its name; the newest stays. */
+  'DELETE /backups/:name': { answer: BackupsView },
+
   'GET /assumptions': { answer: z.array(AssumptionLine) },
 
   'GET /parts': {

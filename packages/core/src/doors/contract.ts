@@ -18,6 +18,7 @@ export type {
   DocketView,
   Figures,
 } from '../contract/docketViews.ts';
+export type { BackupLine, BackupsView } from '../contract/backupViews.ts';
 export type {
   DeviceLine,
   DevicesView,

@@ -2,13 +2,20 @@ import type Router from '@koa/router';
 import { parse } from '@hardy/core';
 import { API } from '@hardy/core/contract';
 import type { Advising } from '../advising/advising.ts';
+import type { BackupKeeper } from '../backup/backupKeeper.ts';
 import { notFound } from '../problem.ts';
+import { detached } from '../requestScope.ts';
 import { earlierDockets, eraseCustomer, erasures, findCustomers } from '../store/customers.ts';
 import type { Store } from '../store/openStore.ts';
 import { apiRouter } from './apiRouter.ts';
 
 /** Customers: found again, with what they came for before, and erased on request. */
-export const customerRoutes = ({ orm }: Store, advising: Advising): Router => {
+export const customerRoutes = (
+  { orm }: Store,
+  advising: Advising,
+  backups: BackupKeeper | null,
+  failed: (error: unknown) => void,
+): Router => {
   const router = apiRouter();
   const em = () => orm.em.fork();
 
@@ -27,6 +34,8 @@ export const customerRoutes = ({ orm }: Store, advising: Advising): Router => {
     ctx.body = await eraseCustomer(em(), id);
     // Answers that were kept may hold words of theirs.
     advising.forget();
+    // The backups made until now still hold them: one is made that does not.
+    detached(() => backups?.make('erasure').catch(failed));
   });
 
   router.get('/erasures', async (ctx) => {

@@ -2,8 +2,8 @@
 export class CannotOpen extends Error {
   constructor(
     readonly file: string,
-    why: string,
+    readonly reason: string,
   ) {
-    super(`the database ${file} cannot be opened: ${why}`);
+    super(`the database ${file} cannot be opened: ${reason}`);
   }
 }

@@ -246,6 +246,10 @@ export const eraseCustomer = (
     return { dockets: touched.length, changes };
   });
 
+/** Ids of the persons that were erased: numbers that say nothing by themselves. */
+export const erasedPersons = async (em: EntityManager): Promise<number[]> =>
+  (await rawRows(em, 'select id from person where erased_at is not null')).map(({ id }) => Number(id));
+
 /** When something was erased, and how much; not whose. */
 export const erasures = async (
   em: EntityManager,

@@ -122,6 +122,12 @@ export const refreshLines = async (
   for (const { id, advice } of advised) await em.nativeUpdate(DocketRow, { id }, linesOf(advice));
 };
 
+/** When the last change of a docket was made, as the clock was then, in milliseconds; 0 without any. */
+export const newestRecord = async (em: EntityManager): Promise<number> => {
+  const [row] = await rawRows(em, 'select max(updated_at) as at from docket');
+  return Number(row?.at ?? 0);
+};
+
 /** The dockets on the counter, newest first. */
 export const currentIds = async (em: EntityManager): Promise<string[]> =>
   (

@@ -17,6 +17,7 @@ import { call, problemInWords } from '../api/client.ts';
 import { useTitle } from '../desk/useTitle.ts';
 import { assumptionName, unitInWords } from './assumptionName.ts';
 import { nameDesk, thisDesk } from '../state/thisDesk.ts';
+import { BackupsPanel } from './BackupsPanel.tsx';
 import { LearnedPanel } from './LearnedPanel.tsx';
 import { HouseWaysPanel } from './HouseWaysPanel.tsx';
 import { AssumptionTable } from './AssumptionTable.tsx';
@@ -225,6 +226,8 @@ export function SetupScreen() {
                 </div>
               </dl>
               <HouseWaysPanel shop={shop} onChange={change} />
+              <h2 className="kicker">Backups</h2>
+              <BackupsPanel />
               <h2 className="kicker">What the last change did</h2>
               {effect === null && <p className="none">nothing changed yet</p>}
               {effect?.turned.length === 0 && (

@@ -259,7 +259,8 @@ export class EditQueue {
 
   private failed(problem: unknown, first: Queued): void {
     const { edit } = first;
-    if (problem instanceof ApiProblem && problem.status === 409) {
+    // A refusal without both sides, such as an id that was used, is no choice for a person.
+    if (problem instanceof ApiProblem && problem.status === 409 && 'theirs' in problem.more) {
       const { theirs, merged, clashes } = problem.more as unknown as Clash;
       // Words are heard again on the newest version.
       if (edit.kind === 'hear') {
