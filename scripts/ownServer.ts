@@ -12,10 +12,20 @@ export interface OwnServer {
   readonly backups?: string;
   /** Start-up file of devices; none when absent. */
   readonly devices?: string;
+  /** Threads that calculate; as many as the server chooses when absent. */
+  readonly threads?: number;
 }
 
 /** A server as a process of its own, to be measured, attacked or killed. */
-export const ownServer = ({ root, port, database, demo, backups, devices }: OwnServer): ChildProcess =>
+export const ownServer = ({
+  root,
+  port,
+  database,
+  demo,
+  backups,
+  devices,
+  threads,
+}: OwnServer): ChildProcess =>
   spawn(
     process.execPath,
     [
@@ -23,6 +33,7 @@ export const ownServer = ({ root, port, database, demo, backups, devices }: OwnS
       ...(demo ? ['--scenario', 'demo'] : []),
       ...(backups ? ['--backups', backups] : []),
       ...(devices ? ['--devices', devices] : []),
+      ...(threads === undefined ? [] : ['--threads', String(threads)]),
     ],
     { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] },
   );

@@ -16,6 +16,8 @@ const offersOf = (vehicle: CatalogueVehicle, axle: number, slice: CatalogueSlice
     wheelEnd: `A${axle}L`,
     symptoms: ['lamp.abs'],
     codes: [{ code: 'C1234', module: 'ABS', wheelEnd: `A${axle}L`, status: 'active' }],
+    // What is offered and what its sheet says does not follow from the plan.
+    options: { assumptions: { 'plan.depth': 1 } },
   });
   const { offers } = advise(docket, knowledge);
   return offers.map((offer) => {

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { command } from './command.ts';
 import { run } from './run.ts';
 
 const ROOT = join(__dirname, '../../..');
@@ -163,11 +164,22 @@ describe('as a program', () => {
     });
   const lines = (text: string) => text.trim().split('\n');
 
-  test('--help tells every command and ends well; a slip is told in one line', () => {
+  /** A command line in this process: what it would write and end with. */
+  const here = async (...args: string[]) => {
+    let [stdout, stderr] = ['', ''];
+    const status = await command(args, NOW, {
+      out: (text) => void (stdout += text),
+      error: (text) => void (stderr += text),
+    });
+    return { status, stdout, stderr };
+  };
+
+  test('--help tells every command and ends well; a slip is told in one line', async () => {
     const help = hardy('--help');
-    expect(help.status).toBe(0);
+    expect([help.status, help.stdout]).toEqual([0, (await here('--help')).stdout]);
     expect(lines(help.stdout)).toHaveLength(9);
-    expect(hardy('backup', '--help').status).toBe(0);
+    expect((await here('backup', '--help')).status).toBe(0);
+    expect(hardy('nonsense').status).toBe(1);
     for (const args of [
       [],
       ['nonsense'],
@@ -176,10 +188,10 @@ describe('as a program', () => {
       ['advise', 'a', '--seed', '1'],
       ['advise', '--', '--x'],
     ]) {
-      const slip = hardy(...args);
+      const slip = await here(...args);
       expect([args, slip.status, lines(slip.stderr).length]).toEqual([args, 1, 1]);
     }
-    expect(hardy('trace', 'x.csv', '--catalogue', 'y').stderr).toMatch(
+    expect((await here('trace', 'x.csv', '--catalogue', 'y')).stderr).toMatch(
       /takes no --catalogue; it takes --circumference, --track/,
     );
   }, 120_000);
@@ -210,16 +222,16 @@ describe('as a program', () => {
     ]);
   }, 60_000);
 
-  test('a backup of a shop, and a restore of what is none, from the command line', () => {
+  test('a backup of a shop, and a restore of what is none, from the command line', async () => {
     const shop = join(folder, 'none.sqlite');
     const none = hardy('backup', '--database', shop);
     expect([none.status, lines(none.stderr)]).toEqual([
       1,
       [expect.stringMatching(/none\.sqlite cannot be opened: it does not exist/)],
     ]);
-    const packed = hardy('pack', join(folder, 'shop.zip'), '--database', shop);
+    const packed = await here('pack', join(folder, 'shop.zip'), '--database', shop);
     expect([packed.status, lines(packed.stderr)]).toEqual([1, [expect.stringMatching(/does not exist/)]]);
-    const restored = hardy('restore', folder, '--database', shop);
+    const restored = await here('restore', folder, '--database', shop);
     expect([restored.status, lines(restored.stderr)]).toEqual([
       1,
       [expect.stringMatching(/it is no backup/)],

@@ -18,6 +18,7 @@ const serve = (name: string): ChildProcess =>
     database: join(folder, name, 'shop.sqlite'),
     demo: true,
     backups: 'none',
+    threads: 0,
   });
 const json = { 'content-type': 'application/json' };
 

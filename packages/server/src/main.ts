@@ -5,8 +5,9 @@ import { logFault } from './log.ts';
 import { start, type Running } from './start.ts';
 import { CannotOpen } from './store/cannotOpen.ts';
 
-/** More threads than people at the desks are of no use. */
+/** More threads than people at the desks are of no use; of two, one is always free for a desk. */
 const MOST_THREADS = 4;
+const LEAST_THREADS = 2;
 
 const OPTIONS = {
   database: { type: 'string', default: '.data/hardy.sqlite' },
@@ -19,6 +20,8 @@ const OPTIONS = {
   backups: { type: 'string' },
   /** Start-up file of devices; none when it is not given. */
   devices: { type: 'string' },
+  /** Threads that calculate; by the cores of the machine when it is not given, 0 for none. */
+  threads: { type: 'string' },
 } as const;
 
 const USAGE = `use: ${Object.keys(OPTIONS)
@@ -61,6 +64,9 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
 const values = given();
 const port = Number(values.port);
 if (!/^\d+$/.test(values.port) || port > 65535) fail(`--port ${values.port} is no port; give 0 to 65535`);
+const threads = values.threads === undefined ? null : Number(values.threads);
+if (threads !== null && !(Number.isInteger(threads) && threads >= 0 && threads <= 64))
+  fail(`--threads ${values.threads} is no number of threads; give 0 to 64`);
 try {
   running = await start({
     database: values.database,
@@ -71,7 +77,7 @@ try {
     year: values.year,
     backups: values.backups === 'none' ? null : (values.backups ?? join(dirname(values.database), 'backups')),
     // One core is left to whoever answers.
-    threads: Math.min(MOST_THREADS, Math.max(1, availableParallelism() - 1)),
+    threads: threads ?? Math.min(MOST_THREADS, Math.max(LEAST_THREADS, availableParallelism() - 1)),
   });
   if (isStopping) {
     await running.stop();

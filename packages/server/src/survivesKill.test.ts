@@ -11,7 +11,7 @@ const PORT = 4391;
 const ADDRESS = `http://127.0.0.1:${PORT}/api`;
 
 const launch = async (database: string): Promise<ChildProcess> => {
-  const server = ownServer({ root: ROOT, port: PORT, database, backups: 'none' });
+  const server = ownServer({ root: ROOT, port: PORT, database, backups: 'none', threads: 0 });
   await isOpen(server);
   return server;
 };

@@ -62,7 +62,10 @@ export const listBackups = (folder: string): BackupFolder => {
       if (!statSync(join(path, MANIFEST), { throwIfNoEntry: false })) continue;
       backups.push(readBackup(path));
     } catch (error) {
-      unreadable.push({ name, reason: (error as Error).message });
+      unreadable.push({
+        name,
+        reason: error instanceof CannotOpen ? error.reason : (error as Error).message,
+      });
     }
   }
   return { backups: backups.sort((a, b) => byMaking(b, a)), unreadable };
