@@ -114,19 +114,27 @@ export class DeviceDesk {
     act: (service: SupplierService) => Promise<T>,
     answered: (result: T) => string,
   ): Promise<T> {
-    const wire = this.#wires.get(id);
-    if (!wire) throw notNamed(`service of the supplier ${id}`);
-    return wire.talk.with(asked, () => act(wire.service), answered);
+    const { service, talk } = this.#wire(id);
+    return talk.with(asked, () => act(service), answered);
   }
 
   /** Sends an order to a supplier's service; sent again under its id it is the same order. */
-  readonly sendOrder = (supplier: string, sent: SupplierWireOrder): Promise<SupplierAnswer> =>
-    this.supplier(
-      supplier,
+  readonly sendOrder = (supplier: string, sent: SupplierWireOrder): Promise<SupplierAnswer> => {
+    const { service, talk } = this.#wire(supplier);
+    // Orders wait for each other: one that goes on after a start must not keep a desk from sending its own.
+    return talk.afterOthers(
       `order ${sent.number}, ${sent.lines.length} parts`,
-      (service) => service.order(sent),
+      () => service.order(sent),
       ({ reference, state }) => (reference ? `${reference}, ${state}` : state),
     );
+  };
+
+  /** @throws problem 409 where none is named */
+  #wire(id: string): Wire {
+    const wire = this.#wires.get(id);
+    if (!wire) throw notNamed(`service of the supplier ${id}`);
+    return wire;
+  }
 
   /** Asks every device whether it is there; one that is not does not keep the others from being asked. */
   async find(): Promise<void> {

@@ -10,7 +10,7 @@ import { takeWireAnswer, wireOrderOf } from './wireOrder.ts';
 /** Sends an order to a supplier's service. An order that is sent again under its id is the same order. */
 export type SendOrder = (supplier: string, sent: SupplierWireOrder) => Promise<SupplierAnswer>;
 
-/** Whether the supplier certainly has no order: it refused it, or it was never sent. */
+/** Whether the supplier certainly has no order: it refused it, or no supplier of that name can be reached at all. */
 const isRefused = (error: unknown): boolean => isHttpError(error) && error.status === 409;
 
 /** Sends what is in the outbox for an order, and writes the answer down together with taking it out. */
