@@ -28,8 +28,8 @@ export const shopOfYears = async (dockets = 200_000) => {
   const raw = new Sqlite(file, { timeout: 20_000 });
   const random = randomFrom(14);
   const insert = raw.prepare(
-    `insert into docket (id, number, version, content, state, wheel_end, vehicle_name, fleet_number, customer_name, action, headline, outcome, document, created_at, updated_at, closed_at)
-     values (?, ?, 1, 1, ?, 'A1L', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `insert into docket (id, number, version, content, state, wheel_end, vehicle_name, fleet_number, customer_name, action, headline, outcome, document, created_at, updated_at, closed_at, changed)
+     values (?, ?, 1, 1, ?, 'A1L', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   );
   const history = raw.prepare(
     `insert into docket_change (docket_id, version, content, parent, kind, label, document, at) values (?, 1, 1, null, 'create', 'docket opened', ?, ?)`,
@@ -53,6 +53,7 @@ export const shopOfYears = async (dockets = 200_000) => {
         at,
         at + 60_000,
         isOpen ? null : at + 120_000,
+        2000 + i,
       );
       history.run(`d${i}`, document, at);
     }

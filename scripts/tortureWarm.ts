@@ -214,7 +214,7 @@ const erasure: Kind = async () => {
   if (!(await does(docket))) return;
   const { customerId } = await api<{ customerId: number }>('GET', `/dockets/${docket.id}/earlier`);
   const gone = async () =>
-    !(await api<View>('GET', `/dockets/${docket.id}`)).docket.customer?.hasOwnProperty('name');
+    !Object.hasOwn((await api<View>('GET', `/dockets/${docket.id}`)).docket.customer ?? {}, 'name');
   await does({
     kind: 'erasure',
     // Sent again after it was done it finds nobody: that is done.

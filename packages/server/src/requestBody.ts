@@ -11,7 +11,7 @@ export interface BodyLimits {
   /** How long the rest of a refused body is waited for, in milliseconds. */
   readonly drainMs: number;
 }
-export const BODY_LIMITS: BodyLimits = { totalMs: 30_000, idleMs: 20_000, drainMs: 500 };
+const BODY_LIMITS: BodyLimits = { totalMs: 30_000, idleMs: 20_000, drainMs: 500 };
 
 const hasBody = ({ req }: Context): boolean =>
   req.headers['content-length'] !== undefined || req.headers['transfer-encoding'] !== undefined;

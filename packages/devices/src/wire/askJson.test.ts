@@ -147,7 +147,7 @@ describe('an order by wire', () => {
     expect(ids).toEqual([order.id, order.id]);
   });
 
-  test('takes as many lines, and as long a part number, as the catalogue and an order may have', async () => {
+  test('takes as many lines, and as long a part number, as the catalogue and an order may have', () => {
     const partNumber = 'P'.repeat(LONGEST.partNumber);
     const many = Array.from({ length: 501 }, (_, i) => ({
       partNumber: `${partNumber.slice(4)}${1000 + i}`,

@@ -101,8 +101,7 @@ const onThread = async (
           'Too slow',
           'this takes too long to calculate: nothing was changed; send less at once',
         );
-      if (isLastTry || !DIED.test(String((error as { code?: unknown }).code ?? (error as Error).message)))
-        throw error;
+      if (isLastTry || !hasDied(error)) throw error;
     } finally {
       clearTimeout(timer);
     }
@@ -110,6 +109,10 @@ const onThread = async (
 };
 /** How the end of a thread is reported. */
 const DIED = /^ERR_WORKER|worker exited|Worker terminated/i;
+const hasDied = (error: unknown): boolean => {
+  const { code, message } = error as { code?: unknown; message?: unknown };
+  return [code, message].some((text) => typeof text === 'string' && DIED.test(text));
+};
 
 /**
  * Starts a pool of worker threads.

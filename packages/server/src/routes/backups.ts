@@ -59,7 +59,7 @@ export const backupRoutes = (
   router.post('/backups', async (ctx) => {
     parse(API['POST /backups'].body, ctx.request.body);
     const makes = theKeeper();
-    detached(() => makes.make('command').catch(failed));
+    void detached(() => makes.make('command').catch(failed));
     ctx.status = 202;
     ctx.body = await view();
   });

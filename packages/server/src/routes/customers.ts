@@ -35,7 +35,7 @@ export const customerRoutes = (
     // Answers that were kept may hold words of theirs.
     advising.forget();
     // The backups made until now still hold them: one is made that does not.
-    detached(() => backups?.make('erasure').catch(failed));
+    void detached(() => backups?.make('erasure').catch(failed));
   });
 
   router.get('/erasures', async (ctx) => {

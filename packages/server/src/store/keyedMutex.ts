@@ -13,7 +13,7 @@ interface Queue {
 export const LEDGER = 'ledger';
 
 /** Runs acts on the same key one after another, in the order of arrival; acts on other keys run beside them. */
-export class KeyedMutex {
+class KeyedMutex {
   readonly #queues = new Map<string, Queue>();
 
   /**

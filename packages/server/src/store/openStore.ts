@@ -99,8 +99,8 @@ const makeDatabase = async (file: string): Promise<void> => {
 
 /** An error of the disk while a database is opened, as a sentence; any other error as it is. */
 export const asSentence = (file: string, error: unknown): unknown => {
-  const code = String((error as { code?: unknown } | null)?.code ?? '');
-  return /^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code)
+  const { code } = (error ?? {}) as { code?: unknown };
+  return typeof code === 'string' && /^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code)
     ? new CannotOpen(file, 'the disk is full; make room and start again')
     : error;
 };

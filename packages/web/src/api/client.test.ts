@@ -13,7 +13,7 @@ beforeEach(async () => {
   page.location ??= { pathname: '/' };
   page.window ??= globalThis;
   globalThis.fetch = (address, init) => {
-    sent.push(`${init?.method} ${String(address)}`);
+    sent.push(`${init?.method} ${address as string}`);
     const fate = fates.shift();
     if (fate === 'cut') return Promise.reject(new TypeError('Failed to fetch'));
     if (fate === 'silent')

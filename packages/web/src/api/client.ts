@@ -52,7 +52,7 @@ const SAFE: ReadonlySet<string> = new Set(['GET']);
 const ACT_NAMES = ['id', 'changeId'] as const;
 
 /** Whether a request may be sent a second time: it changes nothing, or its act has a name. */
-export const mayRepeat = (method: string, body: unknown): boolean =>
+const mayRepeat = (method: string, body: unknown): boolean =>
   SAFE.has(method) ||
   (typeof body === 'object' &&
     body !== null &&
