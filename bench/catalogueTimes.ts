@@ -10,6 +10,7 @@ import { newCatalogueFile } from '../packages/server/src/store/cataloguePointer.
 import { openCatalogueFile, seal } from '../packages/server/src/store/catalogueFile.ts';
 import { openStore } from '../packages/server/src/store/openStore.ts';
 import { searchParts } from '../packages/server/src/store/partStore.ts';
+import { sized } from './size.ts';
 
 const MAKES = ['Tolvane', 'Merrowby', 'Quillon', 'Osterhaal', 'Fennick'];
 const WORDS = ['front', 'rear', 'left', 'right', 'early', 'late', 'grey plug', 'long lead', 'iron', 'salt'];
@@ -63,7 +64,7 @@ const quantiles = (times: number[]) => {
 /** Import rate, lookup against the same hand-written SQL, and search as one types, on a million application rows. */
 export const catalogueTimes = async (rows = 1_000_000) => {
   const folder = mkdtempSync(join(tmpdir(), 'million-'));
-  const [vehicles, parts] = [20_000, 60_000];
+  const [vehicles, parts] = [sized(20_000, 200), sized(60_000, 600)];
   await writeFiles(folder, rows, vehicles, parts);
   const store = await openStore(join(folder, 'bench.sqlite'));
   const to = newCatalogueFile(store.file);
@@ -84,7 +85,7 @@ export const catalogueTimes = async (rows = 1_000_000) => {
   const random = randomFrom(9);
   const lookups: number[] = [];
   const plain: number[] = [];
-  for (let i = 0; i < 300; i++) {
+  for (let i = 0; i < sized(300, 3); i++) {
     const id = `v${random.below(vehicles)}`;
     let start = performance.now();
     await sliceFor(orm.em.fork(), id);
@@ -99,7 +100,7 @@ export const catalogueTimes = async (rows = 1_000_000) => {
     plain.push(performance.now() - start);
   }
   const searches: number[] = [];
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < sized(60, 2); i++) {
     const text = random.pick([
       'ws 1 2',
       `WS${100000 + random.below(parts)}`,

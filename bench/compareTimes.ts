@@ -3,8 +3,9 @@ import { sureCost } from '../packages/core/src/offers/together.ts';
 import type { CompareModel, Way } from '../packages/core/src/compare/model.ts';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { measure, type Timing } from './measure.ts';
+import { sized } from './size.ts';
 
-const DRAWS = 200_000;
+const DRAWS = sized(200_000, 2000);
 
 const way = (id: string, more: Partial<Way>): Way => ({
   id,

@@ -7,6 +7,7 @@ import { PARTS } from '@hardy/core';
 import type { DocketView } from '@hardy/core/contract';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
 import { caller, hasEnded, isOpen, memoryOf, ownServer } from '../scripts/ownServer.ts';
+import { sized } from './size.ts';
 
 const ROOT = join(import.meta.dirname, '..');
 const PORT = 4396;
@@ -98,7 +99,7 @@ export const deskLoad = async (megabytes = 100, seconds = 40) => {
     const end = Date.now() + length * 1000;
     return () => Date.now() > end;
   };
-  await played(forSeconds(12));
+  await played(forSeconds(sized(12, 1)));
   const idle = await played(forSeconds(seconds));
   const idleMemory = memory();
   const file = join(folder, 'parts.csv');

@@ -6,10 +6,11 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { CHROMIUM_ARGS } from '../e2e/chromiumArgs.ts';
 import type { Timing } from './measure.ts';
+import { sized } from './size.ts';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const LINE = 'merrowby 2018 minibus, abs light, C0A31-13 front left, new sensor 3 weeks ago';
-const WORDS = 'front left ring cracked and the right is fine, no play. '.repeat(91);
+const WORDS = 'front left ring cracked and the right is fine, no play. '.repeat(sized(91, 3));
 
 /** What happens from a key pressed in the counter line, measured inside the browser. */
 export interface Keystrokes {
@@ -78,12 +79,12 @@ export const keystrokes = async (): Promise<Keystrokes> => {
         name,
       );
     // Slower than advising takes, so that each key is answered before the next.
-    await type(LINE, 350);
+    await type(LINE.slice(0, sized(LINE.length, 12)), 350);
     const [reading, answer, advise] = [await read('reading'), await read('answer'), await read('advise')];
     await page.getByRole('textbox', { name: 'Counter line' }).fill(WORDS);
     await page.waitForTimeout(3000);
     await read('reading');
-    await type(', and the rear left too', 500);
+    await type(', and the rear left too'.slice(0, sized(23, 3)), 500);
     return {
       reading: timing(reading),
       answer: timing(answer),

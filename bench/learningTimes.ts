@@ -5,8 +5,9 @@ import { learn } from '../packages/core/src/ledger/learn.ts';
 import { relearn } from '../packages/core/src/ledger/relearn.ts';
 import { tallyOf } from '../packages/core/src/ledger/tally.ts';
 import { drawEntry, drawShop } from '../packages/core/src/practice/drawShop.ts';
+import { sized } from './size.ts';
 
-const JOBS = 50_000;
+const JOBS = sized(50_000, 1000);
 const OUTCOMES = 200;
 
 /** Learning from fifty thousand closed dockets, and from one more. Milliseconds. */

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { CHROMIUM_ARGS } from '../e2e/chromiumArgs.ts';
 import { caller, hasEnded, isOpen, ownServer } from '../scripts/ownServer.ts';
 import { startStandIns } from '../scripts/standIns.mjs';
+import { sized } from './size.ts';
 
 export interface LiveFrames {
   /** Longest time between two frames of the page with live speeds, and of an empty page in the same browser, ms. */
@@ -17,7 +18,7 @@ export interface LiveFrames {
   readonly hz: number;
 }
 
-const WATCHED_S = 20;
+const WATCHED_S = sized(20, 2);
 
 /** Runs in the page, so it is plain script: what compiles us leaves helpers in functions that the page has not. */
 const GAPS = (ms: number) => `new Promise((resolve) => {

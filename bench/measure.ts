@@ -1,3 +1,5 @@
+import { sized } from './size.ts';
+
 /** What repeated runs of one thing took, in milliseconds. */
 export interface Timing {
   readonly median: number;
@@ -9,7 +11,8 @@ const at = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 
 /** Times `act` over `runs` runs after a few that are not counted. */
-export const measure = (act: () => void, runs: number, warmup = Math.min(20, runs)): Timing => {
+export const measure = (act: () => void, wanted: number, warmRuns = Math.min(20, wanted)): Timing => {
+  const [runs, warmup] = [sized(wanted, 1), sized(warmRuns, 0)];
   for (let i = 0; i < warmup; i++) act();
   const times: number[] = [];
   for (let i = 0; i < runs; i++) {
@@ -25,11 +28,12 @@ export const measure = (act: () => void, runs: number, warmup = Math.min(20, run
 export const measureBeside = (
   act: () => void,
   other: () => void,
-  runs: number,
+  wanted: number,
 ): Timing & { times: number } => {
+  const runs = sized(wanted, 1);
   const timed: Timing[] = [];
   const times: [number[], number[]] = [[], []];
-  const warmup = Math.min(20, runs);
+  const warmup = sized(Math.min(20, runs), 0);
   for (let i = 0; i < warmup + runs; i++)
     [act, other].forEach((each, which) => {
       const began = performance.now();
@@ -59,7 +63,8 @@ export const reference = (): Timing => {
 };
 
 /** The median time of something that is waited for, in milliseconds. */
-export const medianTime = async (act: () => Promise<unknown>, runs: number): Promise<number> => {
+export const medianTime = async (act: () => Promise<unknown>, wanted: number): Promise<number> => {
+  const runs = sized(wanted, 1);
   await act();
   const times: number[] = [];
   for (let i = 0; i < runs; i++) {

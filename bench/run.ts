@@ -16,6 +16,7 @@ import { fullLists } from './fullLists.ts';
 import { vehicleTimes } from './vehicleTimes.ts';
 import { learningTimes } from './learningTimes.ts';
 import { liveFrames } from './liveFrames.ts';
+import { sized } from './size.ts';
 
 /** Prints medians, p95 and the ratio of each median to the reference loop of the same run. */
 const loop = reference();
@@ -75,28 +76,30 @@ say(
   measure(() => readIntake('minibus, abs light, C0A31-13 front left, new sensor 3 weeks ago', context), 200),
   'keystroke target under 50 ms',
 );
-const report = scanReport(1_000_000);
+const report = scanReport(sized(1_000_000, 20_000));
 say(
   'intake, scan report of 1 MB',
   measure(() => readIntake(report, context), 7, 1),
   'target under 300 ms',
 );
-const trace = traceTimes();
+const trace = traceTimes(sized(1_000_000, 5000));
 process.stdout.write(
   `wheel-speed log, 1 million samples, 4 wheels (${trace.megabytes.toFixed(0)} MB): parsing ${trace.parse.toFixed(0)} ms, reading into a log ${trace.read.toFixed(0)} ms, study ${trace.study.toFixed(0)} ms = ${(trace.study / trace.parse).toFixed(2)} x parsing (target below 1); peak memory of a process that reads and studies it: ${traceMemory().toFixed(0)} MB (target below 500)\n`,
 );
-const catalogue = await catalogueTimes();
+const catalogue = await catalogueTimes(sized(1_000_000, 2000));
 const figures = (t: { median: number; p95: number }) =>
   `median ${t.median.toFixed(2)} ms, p95 ${t.p95.toFixed(2)} ms`;
 process.stdout.write(
   `catalogue of 1,000,000 application rows: imported ${catalogue.rowsPerSecond} rows/s in ${catalogue.seconds.toFixed(0)} s; lookup ${figures(catalogue.lookup)} (target p95 under 5 ms) = ${(catalogue.lookup.median / catalogue.sql.median).toFixed(2)} x hand-written SQL (${figures(catalogue.sql)}; target below 3); search as one types ${figures(catalogue.search)} (target p95 under 30 ms)\n`,
 );
 process.stdout.write(
-  `a shop of 200,000 dockets (target of each: median under 50 ms): ${Object.entries(await shopOfYears())
+  `a shop of 200,000 dockets (target of each: median under 50 ms): ${Object.entries(
+    await shopOfYears(sized(200_000, 400)),
+  )
     .map(([name, ms]) => `${name} ${ms.toFixed(1)} ms`)
     .join(', ')}\n`,
 );
-const load = await deskLoad();
+const load = await deskLoad(sized(100, 1), sized(40, 3));
 process.stdout.write(
   `eight desks while 100 MB of parts (${load.rows} rows) come in (${load.ended} in ${load.took.toFixed(0)} s), p95 and ratio to the same desks alone: ${(
     ['key', 'create', 'change', 'read'] as const

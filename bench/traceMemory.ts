@@ -6,8 +6,9 @@ import { fileURLToPath } from 'node:url';
 import { LogReader, readTrace } from '@hardy/core';
 import { generateLog } from '../packages/core/src/signal/generate/generateLog.ts';
 import { logToCsv } from '../packages/core/src/signal/logToCsv.ts';
+import { sized } from './size.ts';
 
-const SAMPLES = 1_000_000;
+const SAMPLES = sized(1_000_000, 5000);
 const RATE = 100;
 
 /** Reads a log from a file piece by piece and studies it: what the screen and the command line do. */
@@ -25,7 +26,13 @@ export const traceMemory = (): number => {
   const run = (step: string) =>
     spawnSync(
       process.execPath,
-      [...process.execArgv, fileURLToPath(import.meta.url), step, join(folder, 'log.csv')],
+      [
+        ...process.execArgv,
+        fileURLToPath(import.meta.url),
+        step,
+        join(folder, 'log.csv'),
+        ...process.argv.slice(2),
+      ],
       {
         encoding: 'utf8',
       },

@@ -118,6 +118,14 @@ step('browser tests', () => {
   if (result.status !== 0 && counts.unexpected === 0) failed++;
 });
 
+step('bench in a tiny size', () =>
+  count(
+    run('npx', ['--no-install', 'tsx', 'bench/run.ts', '--tiny'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }) === 0,
+    'bench in a tiny size',
+  ),
+);
 step('read by tools that are not ours', () => {
   readingTools();
   const file = join(results, 'interop.json');
