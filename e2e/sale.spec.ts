@@ -310,6 +310,8 @@ test('erased on request: who it was is nowhere, the job is still there', async (
   await key(page, 'Enter');
   await page.getByRole('dialog').getByRole('button', { name: 'Erase for good' }).focus();
   await key(page, 'Enter');
+  await page.getByRole('dialog').getByRole('button', { name: 'Done' }).focus();
+  await key(page, 'Enter');
   await expect(page.locator('.docket-head')).not.toContainText('Gangway');
   await expect(page.getByTestId('verdict')).toBeVisible();
   const text = JSON.stringify(await read(request, view.id));
