@@ -13,7 +13,9 @@ import { shopOfYears } from './shopOfYears.ts';
 import { deskLoad } from './deskLoad.ts';
 import { allLoose, nineAxles } from './nineAxles.ts';
 import { fullLists } from './fullLists.ts';
+import { trainingBeside } from './trainingBeside.ts';
 import { vehicleTimes } from './vehicleTimes.ts';
+import { backupBeside } from './backupBeside.ts';
 import { learningTimes } from './learningTimes.ts';
 import { liveFrames } from './liveFrames.ts';
 import { sized } from './size.ts';
@@ -111,6 +113,14 @@ process.stdout.write(
     .join(
       ', ',
     )} (targets: 50, 250, 100 ms, or 1.5 x); longest wait ${load.longest.toFixed(0)} ms (target 500); memory ${load.idleMemory.toFixed(0)} MB, at most ${load.most.toFixed(0)} MB\n`,
+);
+const kept = await backupBeside(sized(300, 5));
+process.stdout.write(
+  `a backup of 300 MB: ${kept.alone.toFixed(1)} s alone, ${kept.beside.toFixed(1)} s beside eight desks with ${kept.changes} changes = ${(kept.beside / kept.alone).toFixed(1)} x (target 3); a change p95 ${kept.changeAlone.toFixed(0)} ms without it, ${kept.changeBeside.toFixed(0)} ms beside it\n`,
+);
+const beside = await trainingBeside();
+process.stdout.write(
+  `a change at a desk: median ${beside.alone.toFixed(0)} ms alone, ${(beside.training / beside.alone).toFixed(1)} x beside three training customers walking in, ${(beside.compared / beside.alone).toFixed(1)} x beside comparisons (no target but less than 2)\n`,
 );
 const compared = compareTimes();
 say('six ways over 200,000 draws', compared.ours, 'target under 200 ms');
