@@ -1,12 +1,13 @@
 import { API, type ApiName } from '@hardy/core/contract';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
-import { connect } from 'node:net';
+import { connect, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { randomFrom } from '../packages/core/src/chance/random.ts';
+import { chaosProxy } from './chaosProxy.ts';
 import { startStandIns } from './standIns.mjs';
 import { caller, hasEnded, isOpen, memoryOf, ownServer } from './ownServer.ts';
 
@@ -20,6 +21,8 @@ const { values } = parseArgs({
     count: { type: 'string', default: '200000' },
     seed: { type: 'string', default: '1' },
     port: { type: 'string', default: '4393' },
+    /** Whether devices and suppliers misbehave. */
+    chaos: { type: 'boolean', default: false },
   },
 });
 const COUNT = Number(values.count);
@@ -62,6 +65,38 @@ const CHEAP = NAMES.filter((name) => !COSTLY.has(name));
 
 const folder = mkdtempSync(join(tmpdir(), 'fuzz-'));
 const standIns = await startStandIns(join(folder, 'devices.json'));
+const proxies: Server[] = [];
+/** The port of a device, or of what misbehaves in front of it. */
+const through = async (port: number): Promise<number> => {
+  if (!values.chaos) return port;
+  const proxy = await chaosProxy(port, () => random.next());
+  proxies.push(proxy.server);
+  return proxy.port;
+};
+const urlThrough = async (url: string): Promise<string> =>
+  `http://127.0.0.1:${await through(Number(new URL(url).port))}`;
+interface Named {
+  readonly reader: { readonly port: number };
+  readonly meter: { readonly port: number };
+  readonly bench: { readonly url: string };
+  readonly suppliers: Readonly<Record<string, { readonly url: string }>>;
+}
+const named = JSON.parse(readFileSync(standIns.file, 'utf8')) as Named;
+writeFileSync(
+  standIns.file,
+  JSON.stringify({
+    reader: { ...named.reader, port: await through(named.reader.port) },
+    meter: { ...named.meter, port: await through(named.meter.port) },
+    bench: { url: await urlThrough(named.bench.url) },
+    suppliers: Object.fromEntries(
+      await Promise.all(
+        Object.entries(named.suppliers).map(
+          async ([id, { url }]) => [id, { url: await urlThrough(url) }] as const,
+        ),
+      ),
+    ),
+  }),
+);
 const server = ownServer({
   root: ROOT,
   port: PORT,
@@ -337,10 +372,13 @@ const count = (what: number | string) => counts.set(what, (counts.get(what) ?? 0
 const send = ({ method, path, headers, body }: Sent): Promise<void> =>
   new Promise((done) => {
     const told = `${method} ${path.slice(0, 120)} ${(body ?? '').toString().slice(0, 160)}`;
-    const end = (what: number | string) => {
+    const end = (what: number | string, said = '') => {
       clearTimeout(timer);
-      count(what);
-      if (what === 'hang' || (typeof what === 'number' && what >= 500)) wrong.push(`${what} ${told}`);
+      // A device that misbehaves is told with 502 to 504: that is meant.
+      const isMeant = typeof what === 'number' && what > 500 && said.includes('"title":"Device"');
+      count(isMeant ? `${what} of a device` : what);
+      if (!isMeant && (what === 'hang' || (typeof what === 'number' && what >= 500)))
+        wrong.push(`${what} ${told} ${said}`);
       done();
     };
     const asked = request(
@@ -352,8 +390,9 @@ const send = ({ method, path, headers, body }: Sent): Promise<void> =>
         headers: { ...headers, ...(body ? { 'content-length': String(body.length) } : {}) },
       },
       (answer) => {
-        answer.resume();
-        answer.once('end', () => end(answer.statusCode ?? 0));
+        let said = '';
+        answer.on('data', (piece: Buffer) => (said = (said + piece.toString()).slice(0, 200)));
+        answer.once('end', () => end(answer.statusCode ?? 0, said));
         answer.once('error', () => end('cut'));
       },
     );
@@ -411,6 +450,7 @@ const alive = (await fetch(`${base}/health`)).status;
 server.kill('SIGTERM');
 const code = await hasEnded(server);
 standIns.stop();
+for (const proxy of proxies) proxy.close();
 rmSync(folder, { recursive: true, force: true });
 process.stdout.write(
   `${COUNT} requests of seed ${values.seed} in ${Math.round((Date.now() - began) / 1000)} s: ${[...counts]

@@ -391,7 +391,7 @@ while (counts.kills < most) {
   counts.kills++;
   await hasEnded(server);
   await Promise.all([...desks, beside]);
-  for (const name of [file, `${file}.practice`]) examine(name);
+  for (const name of [file, `${file}.practice`]) if (existsSync(name)) examine(name);
   server = await launch();
   // What was on its way is sent again, as a page does; then it must be there once.
   for (const act of onTheWay.splice(0)) {
