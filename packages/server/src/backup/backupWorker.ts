@@ -1,6 +1,9 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { backUp } from './backup.ts';
 import type { BackupReason } from './backupManifest.ts';
+import { lowPriority } from '../workers/lowPriority.ts';
+
+lowPriority();
 
 /** What the thread is given. */
 export interface BackupTask {

@@ -3,6 +3,9 @@ import type { ImportMode, ImportReport } from '@hardy/core/contract';
 import { parentPort, workerData } from 'node:worker_threads';
 import { openCatalogueFile, seal } from '../store/catalogueFile.ts';
 import { importCatalogue } from './importCatalogue.ts';
+import { lowPriority } from '../workers/lowPriority.ts';
+
+lowPriority();
 
 /** What the thread is given: a copy of the catalogue in use, and the folder of files to bring into it. */
 export interface ImportTask {
