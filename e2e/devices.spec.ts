@@ -110,9 +110,12 @@ test('read, watched live, measured, ordered by wire, fitted, cleared, driven: la
   // Live while the bench drives, then studied, and the finding put on the docket.
   await key(page, 't');
   await expect(page.getByRole('heading', { name: 'Trace bench' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Live from the reader' })).toBeVisible();
   await key(page, 'v');
   await expect(page.getByRole('region', { name: 'Live speeds' })).toContainText('live from the reader');
+  await expect(page.getByRole('button', { name: 'Drive the bench vehicle' })).toBeEnabled();
   await key(page, 'g');
+  await expect(page.getByRole('button', { name: /^driving, / })).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'front right' })).toContainText(
     'off the others',
     {

@@ -1,12 +1,18 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import type { AddressInfo, Server } from 'node:net';
 
+/** Longer than whoever asks keeps a connection that is idle, ms: of two that close at one time, one loses its question. */
+const KEEP_ALIVE_MS = 75_000;
+
 /** Listens on this machine alone, on a port that is free. */
 export const listenHere = (
   what: Server | ((req: IncomingMessage, res: ServerResponse) => unknown),
 ): Promise<{ server: Server; port: number }> =>
   new Promise((resolve, reject) => {
-    const server = typeof what === 'function' ? createServer((req, res) => void what(req, res)) : what;
+    const server =
+      typeof what === 'function'
+        ? createServer({ keepAliveTimeout: KEEP_ALIVE_MS }, (req, res) => void what(req, res))
+        : what;
     server.once('error', reject);
     server.listen(0, '127.0.0.1', () => resolve({ server, port: (server.address() as AddressInfo).port }));
   });

@@ -42,6 +42,26 @@ describe('a service that speaks JSON', () => {
   test('answers what was asked', async () => {
     expect(await ask(await serve((_, res) => res.end('{"n":3,"more":1}')))).toEqual({ n: 3 });
   });
+  test('what is only read is asked once more when the connection breaks; what changes something is not', async () => {
+    let asked = 0;
+    const breaksOnce = await serve((req, res) => {
+      if (++asked === 1) req.socket.destroy();
+      else res.end('{"n":1}');
+    });
+    expect(await ask(breaksOnce)).toEqual({ n: 1 });
+    expect(asked).toBe(2);
+    const breaks = await serve((req) => {
+      asked++;
+      req.socket.destroy();
+    });
+    asked = 0;
+    expect((await trouble(ask(breaks))).kind).toBe('unreachable');
+    expect(asked).toBe(2);
+    asked = 0;
+    const changed = askJson({ name: 'depot', url: breaks, answer: z.unknown(), body: {}, withinMs: LONG_MS });
+    expect((await trouble(changed)).kind).toBe('unreachable');
+    expect(asked).toBe(1);
+  });
   test('a redirect is not followed: no host is reached that the start-up file does not name', async () => {
     let reached = 0;
     const other = await serve((_, res) => {

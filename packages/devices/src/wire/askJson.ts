@@ -34,8 +34,17 @@ const readWhole = async (response: Response, name: string): Promise<string> => {
 };
 
 /**
+ * Whether a kept connection broke without an answer: the other side closes idle ones as it likes, and what is sent on one
+ * just then is lost. An address that is not there, or a redirect, is another matter.
+ */
+const isBroken = (error: unknown): boolean => {
+  const { code } = ((error as { cause?: unknown } | null)?.cause ?? {}) as { code?: unknown };
+  return code === 'UND_ERR_SOCKET' || code === 'ECONNRESET' || code === 'EPIPE';
+};
+
+/**
  * Asks a service that speaks JSON over HTTP and checks what it answers. It follows no redirect: a host that is not in the
- * start-up file is never reached.
+ * start-up file is never reached. What is only read is asked a second time when the connection broke.
  * @throws DeviceTrouble
  */
 export const askJson = async <S extends z.ZodType>({
@@ -50,15 +59,21 @@ export const askJson = async <S extends z.ZodType>({
   let status: number;
   let text: string;
   try {
-    const asked = fetch(url, {
-      method: body === undefined ? 'GET' : 'POST',
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-      redirect: 'error',
-      signal: deadline.signal,
-    }).then(async (response) => [response.status, await readWhole(response, name)] as const);
-    [status, text] = await Promise.race([asked, deadline.ended]);
+    const isRead = body === undefined;
+    const asked = async () => {
+      const response = await fetch(url, {
+        method: isRead ? 'GET' : 'POST',
+        ...(isRead ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+        redirect: 'error',
+        signal: deadline.signal,
+      });
+      return [response.status, await readWhole(response, name)] as const;
+    };
+    const askedAgain = (error: unknown) => {
+      if (isRead && isBroken(error) && !deadline.signal.aborted) return asked();
+      throw error;
+    };
+    [status, text] = await Promise.race([asked().catch(askedAgain), deadline.ended]);
   } catch (error) {
     if (error instanceof DeviceTrouble) throw error;
     if (signal?.aborted) throw new DeviceTrouble('stopped', 'Stopped.');
