@@ -82,7 +82,18 @@ export const keyOn = (vehicle: BenchVehicle, wet: boolean): void => {
 };
 
 /** The second fastest: one wheel alone, lost or slipping, does not decide what the others are held against. */
-const referenceOf = (values: readonly number[]): number => [...values].sort((x, y) => y - x)[1] ?? 0;
+const referenceOf = (values: readonly number[]): number => {
+  let first = -Infinity;
+  let second = -Infinity;
+  for (let k = 0; k < values.length; k++) {
+    const value = values[k] as number;
+    if (value > first) {
+      second = first;
+      first = value;
+    } else if (value > second) second = value;
+  }
+  return second === -Infinity ? 0 : second;
+};
 
 /**
  * A drive with the controller awake: it works out every wheel's speed, holds each against the others, writes codes and
@@ -114,6 +125,13 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
   };
   const awake = shared.batteryVolts - SAG_V >= LEAST_SUPPLY;
   const kmh = ends.map((end) => (signals.get(end) as WheelSignal).kmh);
+  const partedAt = ends.map((end) => (signals.get(end) as WheelSignal).parted);
+  const mates = ends.map((end) => ends.indexOf(across(end)));
+  const onOtherAxles = ends.map((end) =>
+    ends.flatMap((each, k) => (axleOf(each) === axleOf(end) ? [] : [k])),
+  );
+  /** Every wheel in one step, filled again in each: a drive has tens of thousands. */
+  const now = ends.map(() => 0);
   const missing = ends.map(() => 0);
   const jumps = ends.map(() => 0);
   const ratio = ends.map(() => 0);
@@ -134,11 +152,12 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
       for (const [step, state] of (signals.get(end) as WheelSignal).loop)
         once(step, end, state === 'open' ? '13' : state === 'short' ? '11' : '1C');
   for (let i = 0; awake && i < drive.steps; i++) {
-    const now = kmh.map((each) => each[i] as number);
+    for (let e = 0; e < now.length; e++) now[e] = (kmh[e] as Float32Array)[i] as number;
     const reference = referenceOf(now);
     fastest = Math.max(fastest, reference);
     const bends = Math.abs(drive.yaw[i] as number) > 0.05;
-    for (const [e, end] of ends.entries()) {
+    for (let e = 0; e < ends.length; e++) {
+      const end = ends[e] as End;
       const own = now[e] as number;
       const off = reference > 0 ? own / reference - 1 : 0;
       if (reference > MISSING_FROM && own < MISSING_BELOW) {
@@ -146,7 +165,7 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
         if (missing[e] > MISSING_FOR) once(i, end, '31');
       } else missing[e] = 0;
       // The circuit closes again after it was parted.
-      const { parted } = signals.get(end) as WheelSignal;
+      const parted = partedAt[e] as Uint8Array;
       if (i > 0 && parted[i - 1] === 1 && parted[i] === 0) {
         losses[e] = (losses[e] as number) + 1;
         if (losses[e] >= PARTED_TIMES) once(i, end, '1F');
@@ -158,13 +177,13 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
         jumps[e] = jumps[e] + 1;
         if (jumps[e] > JUMPS) once(i, end, '2F');
       }
-      const mate = now[ends.indexOf(across(end))] as number;
+      const mate = now[mates[e] as number] as number;
       if (reference > RATIO_FROM && !bends && own > MISSING_BELOW && mate > MISSING_BELOW) {
         // Which of the two is off is seen by the other axle.
-        const others = ends
-          .filter((each) => axleOf(each) !== axleOf(end))
-          .map((each) => now[ends.indexOf(each)] as number);
-        const middle = others.reduce((sum, v) => sum + v, 0) / others.length;
+        const others = onOtherAxles[e] as readonly number[];
+        let sum = 0;
+        for (const k of others) sum += now[k] as number;
+        const middle = sum / others.length;
         const here = Math.abs(own / mate - 1) > RATIO && Math.abs(own / middle - 1) > RATIO * 0.7;
         ratio[e] = here ? (ratio[e] as number) + STEP_S : Math.max(0, (ratio[e] as number) - STEP_S);
         if (ratio[e] > RATIO_FOR) once(i, end, '62');

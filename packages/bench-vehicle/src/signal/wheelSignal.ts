@@ -116,9 +116,10 @@ export const wheelSignal = (
   const toKmh = (metresBuilt / sensing.count) * 3.6;
   if (isSound(corner, sensing)) {
     const perMetre = sensing.count / metres;
+    const gap = gapAtRest(corner, sensing);
     for (let i = 0; i < kmh.length; i++) {
       const rate = Math.abs(rim[i] as number) * perMetre;
-      const heard = !passive || coilPeak(rate, gapAtRest(corner, sensing)) > COUNTS_FROM_V;
+      const heard = !passive || coilPeak(rate, gap) > COUNTS_FROM_V;
       kmh[i] = heard ? rate * toKmh * (1 + 0.002 * (random.next() - 0.5)) : 0;
     }
     return { kmh, loop, parted };
@@ -128,6 +129,8 @@ export const wheelSignal = (
   const { field, pitch } = teethOf(target);
   const gap = gapAtRest(corner, sensing);
   const opening = joint.parts + loom.strand + (sensor.inside === 'shaken' ? 0.5 : 0);
+  const closed: LoopState = passive ? 'works' : loopState(supplyVolts, series, leak);
+  const opened: LoopState = passive ? 'works' : loopState(supplyVolts, Infinity, leak);
   let apartUntil = -1;
   let place = random.next() * target.count;
   /** Pulses that should have come and those that did, since the speed was last worked out. */
@@ -144,7 +147,7 @@ export const wheelSignal = (
       sensor.inside === 'open' ||
       (sensor.inside === 'warm' && celsius > OPENS_AT_C);
     if (isOpen) parted[i] = 1;
-    const state: LoopState = passive ? 'works' : loopState(supplyVolts, isOpen ? Infinity : series, leak);
+    const state = isOpen ? opened : closed;
     if (!passive && state !== 'works') loop.push([i, state]);
     const moved = (Math.abs(rim[i] as number) * STEP_S) / metres;
     const turning = target.loose ? 0.6 : 1;
