@@ -85,13 +85,11 @@ export const keyOn = (vehicle: BenchVehicle, wet: boolean): void => {
 const referenceOf = (values: readonly number[]): number => {
   let first = -Infinity;
   let second = -Infinity;
-  for (let k = 0; k < values.length; k++) {
-    const value = values[k] as number;
+  for (const value of values)
     if (value > first) {
       second = first;
       first = value;
     } else if (value > second) second = value;
-  }
   return second === -Infinity ? 0 : second;
 };
 
@@ -156,7 +154,8 @@ export const driveWith = (vehicle: BenchVehicle, drive: Drive, random: Random): 
     const reference = referenceOf(now);
     fastest = Math.max(fastest, reference);
     const bends = Math.abs(drive.yaw[i] as number) > 0.05;
-    for (let e = 0; e < ends.length; e++) {
+    for (let k = 0; k < ends.length; k++) {
+      const e = k;
       const end = ends[e] as End;
       const own = now[e] as number;
       const off = reference > 0 ? own / reference - 1 : 0;
