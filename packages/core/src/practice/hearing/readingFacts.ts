@@ -36,8 +36,23 @@ const checkFact = (check: IntakeReading['checks'][number]): string => {
   return [name, WHOLE.has(name) ? null : wheel, ...said].filter((word) => word != null).join(' ');
 };
 
+/** What of a reading is written as facts; of a docket the same. */
+type FactSource = Pick<
+  IntakeReading,
+  | 'positions'
+  | 'codes'
+  | 'symptoms'
+  | 'history'
+  | 'checks'
+  | 'tyres'
+  | 'vehicle'
+  | 'wants'
+  | 'reader'
+  | 'codesCleared'
+>;
+
 /** A reading as short facts, one a line, in the form the labelled sentences are written in. */
-export const factsOf = (reading: IntakeReading): string[] => {
+export const factsOf = (reading: FactSource): string[] => {
   const v = reading.vehicle;
   const corners = reading.positions.filter((p) => !p.role);
   const ends = (role: string) => [
