@@ -2,6 +2,7 @@ import type { WheelEnd } from '../vocabulary/wheelEnd.ts';
 import { assumptionsWith } from '../assumptions/assumptions.ts';
 import { correctionsIn } from '../text/corrections.ts';
 import { corrected } from '../text/spelling.ts';
+import { writtenForm, type WrittenForm } from '../text/written/writtenForm.ts';
 import { BadInput } from '../vocabulary/badInput.ts';
 import { findConflicts } from '../positions/findConflicts.ts';
 import type { PositionContext } from '../positions/placePhrase.ts';
@@ -78,7 +79,8 @@ const UNDERSTOOD = new Set<Item['is']>([
  * Reads free text, phone notes or a whole scan report into facts. Codes and their descriptions come first, then the
  * vehicle, then places. What is left is cut into clauses; each clause's frames give facts; one resolver gives every
  * fact its wheel from its own clause or by stated rules of carrying over. What no reader understood stays visible. A
- * report given as JSON is read as lines of columns; chips then point into those lines.
+ * report given as JSON is read as lines of columns; chips then point into those lines. What is spelled out or misheard by a
+ * phone is read in its written form; chips point into the text as given.
  *
  * @throws BadInput when the text is too long to be read at once.
  */
@@ -88,7 +90,35 @@ export const readIntake = (given: string, context: IntakeContext): IntakeReading
       'text',
       `is ${(given.length / 1e6).toFixed(1)} million characters long; at most ${(MOST_CHARACTERS / 1e6).toFixed(1)} million are read at once, so cut it in two`,
     );
-  const text = linesFromJson(given) ?? given;
+  const lines = linesFromJson(given) ?? given;
+  const written = writtenForm(lines);
+  const reading = readWritten(written.text, context);
+  return written.text === lines ? reading : inGivenWords(reading, written, lines);
+};
+
+/** The reading with its chips where the words stand in the text as given. */
+const inGivenWords = (reading: IntakeReading, { given }: WrittenForm, text: string): IntakeReading => {
+  const chips = reading.chips.map((chip): Chip => {
+    const span = given(chip.start, chip.end);
+    const words = text.slice(span.start, span.end);
+    const label = chip.kind === 'left-over' ? words : chip.label;
+    return {
+      ...chip,
+      ...span,
+      words,
+      label,
+      ...(chip.clause ? { clause: given(chip.clause.start, chip.clause.end) } : {}),
+    };
+  });
+  return {
+    ...reading,
+    chips,
+    leftOver: chips.filter(({ kind }) => kind === 'left-over').map(({ words }) => words),
+  };
+};
+
+/** Reads a text in written form. */
+const readWritten = (text: string, context: IntakeContext): IntakeReading => {
   const known = new Set(context.dictionary.map((entry) => entry.code.toUpperCase()));
   const { codes: codeLines, consumed } = readCodeLines(text, (code) => known.has(code));
   const { speech: spoken, cut } = spokenPart(blank(text, consumed));
