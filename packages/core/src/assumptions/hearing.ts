@@ -26,4 +26,22 @@ export const HEARING: JudgementTable = {
     [0, 5],
     'Two speeds read off a screen are the same when they differ by so much: it shows whole numbers.',
   ),
+  'hearing.reference.off-by': judgement(
+    2,
+    'times',
+    [1.2, 10],
+    'A plausible reading is the reference, and its wheel not the corner, where another wheel reads this many times more or less.',
+  ),
+  'hearing.reference.least-ohms': judgement(
+    500,
+    'ohm',
+    [50, 2000],
+    'A sensor is metered as a reference from here: less is a short.',
+  ),
+  'hearing.reference.most-ohms': judgement(
+    3000,
+    'ohm',
+    [1000, 100000],
+    'And up to here: more is a bad contact, or an active sensor that cannot be metered so.',
+  ),
 };

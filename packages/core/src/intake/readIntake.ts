@@ -144,7 +144,8 @@ const readWritten = (text: string, context: IntakeContext): IntakeReading => {
   const items = itemsOf(tokens, found, corrections, source);
   const numbers = numbersAt(speech, tokens, found, source);
   const units = unitsOf(tokens, groupPlaces(found, tokens, items, numbers), items, numbers);
-  const heard = hearFacts(tokens, units, corrections, context.today, context.assumptions ?? DEFAULTS);
+  const limits = context.assumptions ?? DEFAULTS;
+  const heard = hearFacts(tokens, units, corrections, context.today, limits);
   const withFacts = new Set(heard.filter((fact) => fact.is !== 'complaint').map(({ unit }) => unit));
   const resolve = wheelResolver(
     units,
@@ -176,7 +177,7 @@ const readWritten = (text: string, context: IntakeContext): IntakeReading => {
   );
   const felt = units.filter((unit) => has(unit, 'play', 'noise', 'rocking', 'moves'));
   const compared = new Set([...ofTyres, ...startsOf(felt.flatMap(({ group }) => group ?? []))]);
-  const placed = rolesFromFacts(found, units, facts.placed, compared, ofTyres);
+  const placed = rolesFromFacts(found, units, facts.placed, compared, ofTyres, limits);
   const codes = cornersOfCodes(codeLines, found, corrections, unitOf, (position) => source.indexAt(position));
   // Corners that codes have each for themselves are several corners, not a disagreement; one that a person names is.
   const coded = new Set(codes.flatMap(({ code }) => code.wheelEnd ?? []));

@@ -1,5 +1,7 @@
+import type { Assumptions } from '../assumptions/assumptions.ts';
 import type { LocatedPosition } from '../positions/locatedPosition.ts';
 import { has } from './frames/clause.ts';
+import { isReference } from './isReference.ts';
 import { isSound, type PlacedFact } from './placeFacts.ts';
 import type { Unit } from './unit.ts';
 
@@ -15,9 +17,13 @@ const onlySound = (units: readonly Unit[], label: number): boolean => {
   return said > 0;
 };
 
+/** Whether a fact says that its wheel is the one in trouble, or that trouble there was not cured. */
+const goesOn = ({ heard }: PlacedFact): boolean =>
+  heard.event?.cured === 'no' || heard.event?.cured === 'for-a-while';
+
 /**
- * What the facts at a place make of it. A place of which only good is said while another is complained of is not the
- * corner; places with findings of their own are several corners, not a disagreement; a place whose trouble went is past.
+ * What the facts at a place make of it. A place of which only good is said, or whose reading another one is held against,
+ * is not the corner while another is complained of; what was done at a place and cured nothing leaves it the corner; places with findings of their own are several corners, not a disagreement; a place whose trouble went is past.
  */
 export const rolesFromFacts = (
   positions: readonly LocatedPosition[],
@@ -25,6 +31,7 @@ export const rolesFromFacts = (
   placed: readonly PlacedFact[],
   compared: ReadonlySet<number>,
   tyres: ReadonlySet<number>,
+  limits: Assumptions,
 ): LocatedPosition[] => {
   const unitAt = new Map(
     units.flatMap((unit) => (unit.group?.places ?? []).map((place) => [place.start, unit] as const)),
@@ -49,7 +56,7 @@ export const rolesFromFacts = (
       next.items.every((item) => item.meaning.is === 'gone');
     const well =
       checks.length > 0
-        ? checks.every(({ heard }) => isSound(heard))
+        ? checks.every(({ heard }) => isSound(heard) || isReference(heard, placed, limits))
         : (unit !== undefined && unit.label && onlySound(units, unit.index)) ||
           (unit !== undefined &&
             has(unit, 'sound') &&
@@ -62,6 +69,7 @@ export const rolesFromFacts = (
       well,
       went,
       wanted,
+      uncured: facts.some(goesOn),
       found: checks.length > 0 || compared.has(position.start),
     };
   });
@@ -71,8 +79,9 @@ export const rolesFromFacts = (
   let before = false;
   // An axle said of a tyre is both its wheels: there is no side to ask for.
   const asked = told.filter(({ position }) => !(position.needs === 'side' && tyres.has(position.start)));
-  return asked.map(({ position, well, went, found, wanted }): LocatedPosition => {
-    if (wanted && position.role === 'past') {
+  return asked.map(({ position, well, went, found, wanted, uncured }): LocatedPosition => {
+    // What was done there cured nothing: the complaint is still of that wheel, where no other is named.
+    if (position.role === 'past' && (wanted || (uncured && !complained))) {
       const { role: _past, ...corner } = position;
       return corner;
     }

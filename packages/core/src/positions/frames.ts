@@ -8,14 +8,19 @@ export interface Frame {
 }
 
 const LOOKING = new Set(
-  'look looking looked looks view viewed viewing seen see standing stand stood face facing faced watching'.split(
+  'look looking lookin looked looks view viewed viewing seen see standing standin stand stood face facing facin faced watching'.split(
     ' ',
   ),
 );
+/** What stands at the front of a vehicle: who looks at it stands before it. */
+const FRONT_THINGS = 'grille grill bonnet hood bumper nose radiator headlights headlamps';
 const PLACE_WORDS = new Set(
-  'the of it you your at car van vehicle truck bus lorry trailer from in to and when as up dead straight its bonnet front back rear on'.split(
+  `${FRONT_THINGS} the of it you your at car van vehicle truck bus lorry trailer from in to and when as up dead straight its bonnet front back rear on frm out`.split(
     ' ',
   ),
+);
+const FRONT_THING = new RegExp(
+  `(?:from|frm|at|to|fac(?:e|ing|in|ed)) (?:the |its )?(?:front )?(${FRONT_THINGS.replaceAll(' ', '|')})\\b`,
 );
 const FORWARD = new Set(['forward', 'forwards', 'ahead']);
 const SEATED = new Set('sitting seated sat sit sits driving behind'.split(' '));
@@ -58,10 +63,13 @@ export const findFrames = (tokens: readonly Token[]): Frame[] => {
       let end = -1;
       let mirrored = true;
       const place =
-        /(?:from|at|in|to) (?:the |dead |straight |its )?(front|back|rear)\b|from (?:in )?(front)/.exec(text);
+        FRONT_THING.exec(text) ??
+        /(?:from|frm|at|in|to) (?:the |dead |straight |its )?(front|back|rear)\b|from (?:in )?(front)/.exec(
+          text,
+        );
       if (place) {
         const where = place[1] ?? place[2];
-        mirrored = where === 'front' && !forwardNext;
+        mirrored = where !== 'back' && where !== 'rear' && !forwardNext;
         end = i + text.slice(0, place.index + place[0].length).split(' ').length;
         if (tokens[end]?.norm === 'of' && PLACE_WORDS.has(tokens[end + 1]?.norm ?? ''))
           end += tokens[end + 1]?.norm === 'the' ? 3 : 2;

@@ -7,7 +7,7 @@ export type Role = 'corner' | 'past' | 'denied';
 /** Words before a phrase that deny it. */
 const DENY_BEFORE = lexicon<'deny' | 'pass'>([
   [
-    'anything but|everything but|not|isnt|wasnt|aint|rather than|instead of|never|cant be|cannot be|arent|nothing wrong with|nothing wrong at|no fault at|no fault on|not on|not at|wont be|ruled out',
+    'anything but|everything but|not|isnt|wasnt|aint|rather than|instead of|never|cant be|cannot be|arent|nothing wrong with|nothing wrong at|no fault at|no fault on|not on|not at|wont be|ruled out|neither of|its no the|it is no the|neither one of',
     'deny',
   ],
   ['not sure|not certain|not only|not just|dont know|not cured|not fixed|not working|not reading', 'pass'],
@@ -16,7 +16,7 @@ const DENY_BEFORE = lexicon<'deny' | 'pass'>([
 /** Words after a phrase that say it is well. */
 const DENY_AFTER = lexicon<true>([
   [
-    'is fine|is ok|is okay|is good|are fine|are ok|are okay|are good|is sound|are sound|was fine|was ok|is alright|checks out|checked out ok|all fine|seems fine|seems ok|looks fine|looks ok|reads fine|reads ok|reads normal|ruled out|is not it|isnt it|not the problem|isnt the problem|is not the problem|works fine|is clear',
+    'is fine|is ok|is okay|is good|are fine|are ok|are okay|are good|is sound|are sound|was fine|was ok|is alright|checks out|checked out ok|all fine|seems fine|seems ok|looks fine|looks ok|reads fine|reads ok|reads normal|ruled out|is not it|isnt it|not the problem|isnt the problem|is not the problem|works fine|is clear|spot on|is grand|are grand|found nothing|nothing found|not checked|not looked at|not been checked|havent got to|havent looked at|not got to|werent checked|wasnt checked|not tested|not accessible|untested',
     true,
   ],
 ]);

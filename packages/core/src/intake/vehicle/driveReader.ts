@@ -2,14 +2,24 @@ import { lexicon } from '../../text/lexicon.ts';
 import type { DocketVehicle } from '../../vocabulary/docket.ts';
 import type { VehicleReader } from './vehicleReading.ts';
 
+/** The ways people say on which side the steering wheel is. */
+const steeringOn = (side: string): string =>
+  ['steering', 'steering wheel', 'steerin', 'steerin wheel', 'steering whl']
+    .flatMap((wheel) => [wheel, `${wheel}s`, `${wheel} is`])
+    .flatMap((wheel) => [`${wheel} on ${side}`, `${wheel} on the ${side}`, `${wheel} in the ${side}`])
+    .concat(`driver sits on the ${side}`, `driver sits on ${side}`)
+    .join('|');
+
 /** What is said of a vehicle beside its name. */
 const DRIVE = lexicon<Partial<DocketVehicle>>([
   [
-    'left hand drive|lhd|lefthand drive|left hooker|steering on the left|wheel on the left',
+    'left hand drive|lhd|lefthand drive|left hooker|steering on the left|wheel on the left|' +
+      steeringOn('left'),
     { steeringSide: 'left' },
   ],
   [
-    'right hand drive|rhd|righthand drive|right hooker|steering on the right|wheel on the right',
+    'right hand drive|rhd|righthand drive|right hooker|steering on the right|wheel on the right|' +
+      steeringOn('right'),
     { steeringSide: 'right' },
   ],
   ['drives on the left|we drive on the left|traffic on the left|traffic keeps left', { trafficSide: 'left' }],
