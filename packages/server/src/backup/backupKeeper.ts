@@ -1,5 +1,6 @@
 import Sqlite from 'better-sqlite3';
 import type { Worker } from 'node:worker_threads';
+import { problem } from '../problem.ts';
 import { startWorker } from '../workers/startWorker.ts';
 import { listBackups } from './backupFolder.ts';
 import type { BackupReason, KeptBackup } from './backupManifest.ts';
@@ -79,7 +80,7 @@ export class BackupKeeper {
   /**
    * Makes one, after those in progress.
    * @returns its folder
-   * @throws Error with the reason where it could not be made
+   * @throws HttpError 503 while the server stops; Error with the reason where it could not be made
    */
   make(why: BackupReason): Promise<string> {
     const made = this.last.then(() => this.run(why));
@@ -88,7 +89,7 @@ export class BackupKeeper {
   }
 
   private async run(why: BackupReason): Promise<string> {
-    if (this.closed) throw new Error('the server is being stopped');
+    if (this.closed) throw problem(503, 'Stopping', 'the server is being stopped; no backup was made');
     this.activity = { making: { why, progress: 0 }, problem: null };
     try {
       const folder = await this.inThread(why);

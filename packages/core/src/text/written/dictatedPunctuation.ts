@@ -1,4 +1,4 @@
-import type { Rewriter } from './writtenForm.ts';
+import type { Rewriter } from './rewriter.ts';
 
 const MARKS: ReadonlyArray<readonly [RegExp, string]> = [
   [/\s*\bcomma\b/gi, ','],

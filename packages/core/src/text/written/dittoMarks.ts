@@ -1,4 +1,4 @@
-import type { Rewrite, Rewriter } from './writtenForm.ts';
+import type { Rewrite, Rewriter } from './rewriter.ts';
 
 /** A place as lists name it, what was found there, or a mark for "the same". */
 const CELL = /^(\s*[A-Za-z][\w./]{0,4}(?:\s+(?:left|right|front|rear))?\s*[:=-]?\s+)(.+?)\s*\.?\s*$/;

@@ -1,4 +1,4 @@
-import type { Rewrite, Rewriter } from './writtenForm.ts';
+import type { Rewrite, Rewriter } from './rewriter.ts';
 
 const PARTS = 'sensors?|hubs?|rings?|bearings?|plugs?|leads?|looms?|shafts?|tyres?|battery|one|discs?|pads?';
 

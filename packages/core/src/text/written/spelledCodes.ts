@@ -1,5 +1,5 @@
 import { DIGIT_WORD, digitOf, groupsOf, NUMBER_WORD } from './numberWords.ts';
-import type { Rewrite, Rewriter } from './writtenForm.ts';
+import type { Rewrite, Rewriter } from './rewriter.ts';
 
 const LETTERS: Readonly<Record<string, string>> = {
   c: 'C',

@@ -1,5 +1,5 @@
 import { isNumberWord, wholeNumberOf } from './numberWords.ts';
-import type { Rewrite, Rewriter } from './writtenForm.ts';
+import type { Rewrite, Rewriter } from './rewriter.ts';
 
 /** Units by how they are said. A single number word is a number before one of them only: "two weeks" stays words. */
 const UNITS: ReadonlyArray<readonly [RegExp, string]> = [

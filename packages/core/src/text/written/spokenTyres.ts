@@ -1,5 +1,5 @@
 import { groupsOf, NUMBER_WORD } from './numberWords.ts';
-import type { Rewrite, Rewriter } from './writtenForm.ts';
+import type { Rewrite, Rewriter } from './rewriter.ts';
 
 const RUN = new RegExp(`\\b(?:${NUMBER_WORD})(?: (?:${NUMBER_WORD})){3,7}\\b`, 'gi');
 /** Width, aspect ratio and rim of tyres on the road: ISO sizes from 135/30 R12 to 335/85 R22. */

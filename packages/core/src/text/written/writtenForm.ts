@@ -1,19 +1,10 @@
 import { dictatedPunctuation } from './dictatedPunctuation.ts';
 import { dittoMarks } from './dittoMarks.ts';
 import { homophones } from './homophones.ts';
+import type { Rewrite, Rewriter } from './rewriter.ts';
 import { spelledCodes } from './spelledCodes.ts';
 import { spokenNumbers } from './spokenNumbers.ts';
 import { spokenTyres } from './spokenTyres.ts';
-
-/** A span of a text and what is written in its place. */
-export interface Rewrite {
-  readonly start: number;
-  readonly end: number;
-  readonly written: string;
-}
-
-/** Finds what a text says in spoken form; the spans are in order and do not overlap. */
-export type Rewriter = (text: string) => Rewrite[];
 
 /** A text in written form, with the way back to the text as it was given. */
 export interface WrittenForm {
