@@ -104,6 +104,19 @@ const ends = (tokens: readonly Token[], units: readonly Unit[]): boolean => {
   return last !== undefined && tokens[last.to]?.norm === '?';
 };
 
+/** Words that open a question nobody put a mark behind: "does the wheel get play when they go". */
+const OPENS_QUESTION: ReadonlyArray<readonly [RegExp, RegExp]> = [
+  [/^does$/, /./],
+  [/^(do|could|would|might)$/, /^(the|it|that|this|these|they|a|an|my)$/],
+];
+
+/** Whether a sentence is in the order of a question. */
+const asksInOrder = (tokens: readonly Token[], sentence: readonly Unit[]): boolean => {
+  const from = sentence[0]?.from ?? 0;
+  const [one, two] = [tokens[from]?.norm ?? '', tokens[from + 1]?.norm ?? ''];
+  return OPENS_QUESTION.some(([auxiliary, subject]) => auxiliary.test(one) && subject.test(two));
+};
+
 /** Every fact of a text, each in its own clause; wheels are given afterwards. */
 export const hearFacts = (
   tokens: readonly Token[],
@@ -133,7 +146,7 @@ export const hearFacts = (
       topic,
       sentence,
       following: sentences[n + 1] ?? [],
-      doubtful: question || has(unit, 'doubt'),
+      doubtful: question || asksInOrder(tokens, sentence) || has(unit, 'doubt'),
       today,
       a,
       lampNamed,

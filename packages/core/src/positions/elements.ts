@@ -74,6 +74,8 @@ const rightEnough = (tokens: readonly Token[], i: number): boolean => {
   const after = norm(tokens, i + 1);
   if (isPlace(tokens, i + 1) || isPlace(tokens, i - 1)) return false;
   if (before === 'the' && norm(tokens, i + 2) === 'for') return true;
+  // "so that is it then, right?": a word between commas that asks for a yes.
+  if (before === ',' && /^[,?]$/.test(after) && !isPlace(tokens, i - 2)) return true;
   const opens = i === 0 || STOPS.test(before);
   if (opens && (after === ',' || after === 'then' || after === 'so' || after === 'what' || after === 'i'))
     return true;

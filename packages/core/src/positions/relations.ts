@@ -36,6 +36,14 @@ export interface RelatedPlace extends Span {
   readonly reference: number | null;
 }
 
+/** A person who lives next door: "my neighbour", "neighbour reckons". */
+const isPerson = (tokens: readonly Token[], i: number): boolean =>
+  /^neighbou?r$/.test(tokens[i]?.norm ?? '') &&
+  (/^(my|his|her|our|your|a|old)$/.test(tokens[i - 1]?.norm ?? '') ||
+    /^(reckons?|says?|said|thinks?|thought|told|swears?|is|who|heard|had|has|came|looked)$/.test(
+      tokens[i + 1]?.norm ?? '',
+    ));
+
 const BETWEEN = /^(from|of|to|the|it|that|this|one|wheel|side|is|a)$/;
 
 /** Finds places told by another place: `diagonal from the front right`, `the opposite side`, `the one behind it`. */
@@ -51,7 +59,7 @@ export const relationsIn = (
   const out: RelatedPlace[] = [];
   for (let i = 0; i < tokens.length;) {
     const hit = inside.has(i) ? null : RELATIONS.at(tokens, i);
-    if (!hit || NO_RELATION.at(tokens, i)) {
+    if (!hit || NO_RELATION.at(tokens, i) || isPerson(tokens, i)) {
       i++;
       continue;
     }

@@ -28,6 +28,17 @@ const OTHER_DEAD = [
   'supply',
 ] as const;
 
+/** What has a signal, or shows nothing, that is no wheel's. */
+const OTHER_SIGNAL = /^(phone|mobile|radio|satnav|wifi|internet|bluetooth|aerial)$/;
+const SCAN_TOOL = /^(reader|scanner|scan|tool|laptop|dongle|tablet)$/;
+
+/** Whether "nothing" or "no signal" is said of a telephone, or of the scan tool itself and not of a wheel it shows. */
+const isOfAnother = (clause: Clause): boolean =>
+  saysWord(clause, OTHER_SIGNAL) ||
+  (!clause.sentence.some(({ group }) => group !== null) &&
+    !speaksOf(clause.unit, 'speed', 'sensor') &&
+    saysWord(clause, SCAN_TOOL));
+
 const percentOf = (unit: Clause['unit']): NumberAt | null =>
   unit.numbers.find((number) => number.measure === 'percent') ?? null;
 
@@ -103,7 +114,7 @@ export const liveFrame: Frame = (clause) => {
     if (wiggled && pattern === 'drops-out') continue;
     if (weak && item !== weak) continue;
     if (pattern === 'noisy' && !speaksOf(unit, 'speed') && topic.measure !== 'live' && !unit.group) continue;
-    if (pattern === 'no-signal' && deniedAt(unit, item.from)) continue;
+    if (pattern === 'no-signal' && (deniedAt(unit, item.from) || isOfAnother(clause))) continue;
     // "dead again" of a part is no reading: a wheel or a graph must be spoken of.
     const one = item.to - item.from === 1;
     if (pattern === 'no-signal' && one && near?.meaning.thing === 'sensor') continue;

@@ -28,6 +28,22 @@ const saysReading = (clause: Clause): boolean => {
   return labelled || saysWord(clause, /^(reads|reading|measures|measured|metered|meters|got)$/);
 };
 
+/** Words behind "open" or "short" that leave it what a meter found; before any other word it describes that thing. */
+const BEHIND_A_RESULT =
+  /^(circuit|loop|line|to|between|across|on|at|in|and|or|but|both|when|with|again|still|after|as|now|all|if|is|was|it|its|this|that|there|here|inside|even|same|other|no|not|so|then|too|cold|hot|warm|from|straight|by|for|i|he|she|we|they|the|a)$/;
+const BEFORE_A_RESULT =
+  /^(reads?|reading|is|are|was|were|went|gone|dead|goes|measures?|measured|metered|meters?|shows?|got|circuit|its|sensor|sensors|coil|winding|meter|resistance)$/;
+
+/** Whether "open" or "short" describes what is named behind it, and not what was metered: "open road", "short lead", "too short". */
+const isAttribute = ({ unit, tokens }: Clause, item: { from: number; to: number }): boolean => {
+  const before = tokens[item.from - 1]?.norm ?? '';
+  if (before === 'too') return true;
+  if (item.to - item.from > 1 || item.to >= unit.to || BEFORE_A_RESULT.test(before)) return false;
+  const after = tokens[item.to];
+  const place = unit.group?.places.some(({ from, to }) => from <= item.to && item.to < to) ?? false;
+  return after?.kind === 'word' && !place && !BEHIND_A_RESULT.test(after.norm);
+};
+
 /** Whether a reading is of a part not yet fitted, of the loom, or of the sensor in the vehicle. */
 const measuredPart = (clause: Clause, at: { from: number }): ResistanceOf => {
   const { unit } = clause;
@@ -106,7 +122,9 @@ export const resistanceFrame: Frame = (clause) => {
   // "at the open plug": how it is measured, not what was found.
   const open =
     all(unit, 'open').find(
-      (item) => !/^(plug|plugs|connector|terminals|pins)$/.test(clause.tokens[item.to]?.norm ?? ''),
+      (item) =>
+        !/^(plug|plugs|connector|terminals|pins)$/.test(clause.tokens[item.to]?.norm ?? '') &&
+        !isAttribute(clause, item),
     ) ?? null;
   const metered =
     spoken ||
@@ -117,7 +135,7 @@ export const resistanceFrame: Frame = (clause) => {
     if (deniedAt(unit, open.from)) return [];
     return [say(open, 'open', null)];
   }
-  const short = first(unit, 'short');
+  const short = all(unit, 'short').find((item) => !isAttribute(clause, item));
   if (short && !deniedAt(unit, short.from) && !clause.doubtful) return [say(short, 'short', null)];
   const unsteady = first(unit, 'jumps');
   if (unsteady && speaksOf(unit, 'meter') && !wiggled && !deniedAt(unit, unsteady.from) && !clause.doubtful)
