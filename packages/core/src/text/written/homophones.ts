@@ -1,3 +1,4 @@
+import { DIGIT_WORD } from './numberWords.ts';
 import type { Rewrite, Rewriter } from './rewriter.ts';
 
 const PARTS = 'sensors?|hubs?|rings?|bearings?|plugs?|leads?|looms?|shafts?|tyres?|battery|one|discs?|pads?';
@@ -27,7 +28,9 @@ const HOMOPHONES: ReadonlyArray<readonly [RegExp, string]> = [
   [/\b(?<w>kay|kays)(?= (?:ohms?)\b)/gi, 'k'],
   [/(?<=\d ?)(?<w>kay)\b/gi, 'k'],
   [/\b(?<w>a b s)\b/gi, 'abs'],
-  [/\b(?<w>s p n|spin)(?= (?:\d|zero|one|two|three|four|five|six|seven|eight|nine)\b)/gi, 'spn'],
+  [/\b(?<w>s p n)\b/gi, 'spn'],
+  // "spin one wheel" is work: a number of three figures must follow.
+  [new RegExp(`\\b(?<w>spin)(?= (?:\\d{3,}|(?:${DIGIT_WORD})(?: (?:${DIGIT_WORD})){2})\\b)`, 'gi'), 'spn'],
   [/\b(?<w>f m (?:i|eye))\b/gi, 'fmi'],
   [/\b(?<w>r h d)\b/gi, 'rhd'],
   [/\b(?<w>l h d)\b/gi, 'lhd'],

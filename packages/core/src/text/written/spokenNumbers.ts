@@ -1,4 +1,4 @@
-import { isNumberWord, wholeNumberOf } from './numberWords.ts';
+import { groupsOf, isNumberWord, wholeNumberOf } from './numberWords.ts';
 import type { Rewrite, Rewriter } from './rewriter.ts';
 
 /** Units by how they are said. A single number word is a number before one of them only: "two weeks" stays words. */
@@ -14,7 +14,7 @@ const UNITS: ReadonlyArray<readonly [RegExp, string]> = [
   [/^teeth\b/i, 'teeth'],
   [/^(?:kilometres|miles)\b/i, ''],
 ];
-const PART = /\b(?<part>half|quarter|third)(?: of)? a(?<unit> volt)\b/gi;
+const PART = /\b(?<part>half|quarter|third)(?: of)? a volt\b/gi;
 const PARTS: Readonly<Record<string, string>> = { half: '0.5', quarter: '0.25', third: '0.33' };
 /** Figures whose thousands stand apart, and figures whose unit is in words. */
 const THOUSANDS = /(?<![\d.,:/-])(\d) (\d{3})(?= ?(?:ohms?|\u03A9)(?![\p{L}\d]))/giu;
@@ -32,10 +32,16 @@ const withUnit = (figure: string, unit: string): string =>
 const decimalsOf = (words: readonly string[]): string =>
   words.map((word) => String(wholeNumberOf([word]) ?? '')).join('');
 
-/** Whether words without a unit are surely a number: two or more that make one, not "one" alone or "six and twelve". */
-const isSurely = (words: readonly string[]): boolean =>
-  words.length > 1 &&
-  (!words.includes('and') || words.some((word) => word === 'hundred' || word === 'thousand'));
+/**
+ * Whether words without a unit are surely a number: "eleven hundred", "twelve fifty", "one one six five"; not "one" alone,
+ * wheels in a list ("one two three") or two ends of a clock ("twelve six").
+ */
+const isSurely = (words: readonly string[]): boolean => {
+  if (words.includes('hundred') || words.includes('thousand')) return words.length > 1;
+  if (words.length < 2 || words.includes('and')) return false;
+  const groups = groupsOf(words);
+  return words.length >= 4 || groups.every((group) => group.length === 2);
+};
 
 /**
  * Finds numbers in words: "eleven hundred ohms", "one point oh five k", "point four of a volt". A single word is one only
